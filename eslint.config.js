@@ -116,7 +116,7 @@ const SENTENCES = {
   mode: 'all',
   'should-validate-template': true,
   'object-properties': { exclude: ['description'] },
-  callees: { exclude: ['t', 'm', 'Error', 'endsWith', 'lockById'] },
+  callees: { exclude: ['t', 'm', 'sentences', 'Error', 'endsWith', 'lockById'] },
   words: { exclude: ['^(?!.*[A-Za-z]{3,}[,;:.]? [a-z]{2,}).*$', '^select pg_.*'] },
 };
 

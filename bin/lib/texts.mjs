@@ -1,5 +1,5 @@
 // Extracts every text that a person reads to texts/en.json: its id, and the English text in ICU MessageFormat.
-// A text is the literal in a call `t('…')` or `m('…')`. The id is made from the text.
+// A text is the literal in a call `t('…')` or `m('…')`, or each line of one in `sentences(`…`)`. The id is made from the text.
 // usage: node bin/lib/texts.mjs            writes the catalogue
 //        node bin/lib/texts.mjs --check    fails on texts that are missing in it or unused, and on wrong ones
 import { parse, TYPE } from '@formatjs/icu-messageformat-parser';
@@ -17,7 +17,7 @@ const FOLDERS = [
   'packages/contract/src',
   'packages/papers/src',
 ];
-const CALLS = new Set(['t', 'm']);
+const CALLS = new Set(['t', 'm', 'sentences']);
 
 const idOf = (text) => createHash('sha256').update(text).digest('hex').slice(0, 10);
 
@@ -66,6 +66,13 @@ function faultsOf(parts, needs) {
   ];
 }
 
+/** The sentences in texts with one on each line. */
+const linesIn = (found) =>
+  found
+    .flatMap((text) => text.split('\n'))
+    .map((line) => line.trim())
+    .filter((line) => line !== '');
+
 /** The names of the values that a call gives; null if they are not written there. */
 function givenBy(values) {
   if (!values || !ts.isObjectLiteralExpression(values)) return null;
@@ -94,8 +101,11 @@ for (const path of files.filter((p) => /\.tsx?$/.test(p) && existsSync(p))) {
     const at = `${path}:${file.getLineAndCharacterOfPosition(node.getStart()).line + 1}`;
     const found = first && literalsOf(first);
     // A message may be made from a text that its caller names, such as the title of a step.
-    if (!found && node.expression.getText() === 't') wrong.push(`${at}: t() needs a literal`);
-    for (const text of found ?? []) {
+    if (!found && node.expression.getText() !== 'm')
+      wrong.push(`${at}: ${node.expression.getText()}() needs a literal`);
+    const all = node.expression.getText() === 'sentences' ? linesIn(found ?? []) : (found ?? []);
+    const usedByAll = new Set();
+    for (const text of all) {
       texts.set(idOf(text), text);
       try {
         const parts = parse(text, { ignoreTag: true });
@@ -104,13 +114,14 @@ for (const path of files.filter((p) => /\.tsx?$/.test(p) && existsSync(p))) {
           wrong.push(`${at}: “${text}” ${fault}`);
         const given = givenBy(values);
         const missing = given ? needs.filter((name) => !given.includes(name)) : [];
-        const unused = given ? given.filter((name) => !needs.includes(name)) : [];
+        for (const name of needs) usedByAll.add(name);
         for (const name of new Set(missing)) wrong.push(`${at}: “${text}” needs ${name}`);
-        for (const name of unused) wrong.push(`${at}: “${text}” does not use ${name}`);
       } catch (error) {
         wrong.push(`${at}: “${text}” is not ICU MessageFormat: ${error.message}`);
       }
     }
+    for (const name of all.length > 0 ? (givenBy(values) ?? []) : [])
+      if (!usedByAll.has(name)) wrong.push(`${at}: “${all[0]}” does not use ${name}`);
   };
   visit(file);
 }

@@ -1,4 +1,4 @@
-import { m, word, type Message, type Plan, type Step } from '@kelmot/core';
+import { m, stepWords, word, type Message, type Plan, type Step } from '@kelmot/core';
 import { OWN_PLACES } from './ofRepair';
 import { judgeReading } from './judge';
 import type { LastPlan } from './repair';
@@ -26,7 +26,7 @@ export interface Carried {
 }
 
 /** The instruction of a step; a measurement has its limits with it. */
-const toldBy = ({ does, title, text }: Step): string => [does, word(title), word(text)].join('\n');
+const toldBy = (step: Step): string => [step.does, word(step.title), stepWords(step)].join('\n');
 
 /** Why records of a step are not valid in a new plan; null if they are. */
 function whyNot(before: Step, after: Step | undefined): Message | null {

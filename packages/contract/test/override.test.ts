@@ -92,7 +92,7 @@ test('a new plan keeps it if its step is unchanged, and drops it otherwise', () 
   const { checks, readings } = lay(bare, OVERRIDE);
   const same = validRecords({ body: asked, checks, readings }, asked);
   expect(same.readings.map((r) => [r.values.kind, r.passed])).toEqual([['override', true]]);
-  const other = { ...asked, steps: [{ ...(asked.steps[0] as Step), text: m('Otherwise.') }] };
+  const other = { ...asked, steps: [{ ...(asked.steps[0] as Step), says: [m('Otherwise.')] }] };
   expect(validRecords({ body: asked, checks, readings }, other).readings).toEqual([]);
 });
 

@@ -71,6 +71,8 @@ export * from './plan/plan';
 export * from './plan/preview';
 export * from './plan/roundFigure';
 export * from './plan/section';
+export { remediesOf } from './plan/planParts';
+export { falseSentences, longSentences, MOST_WORDS } from './plan/words';
 export * from './run/tasks';
 export * from './run/planSummary';
 export * from './run/planSummaryOf';

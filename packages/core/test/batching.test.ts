@@ -35,7 +35,7 @@ describe('one batch for everything', () => {
     expect(whole(351)).toMatchObject({ moreHands: 1, pailC: null, paceMlPerMin: 17 });
     expect(whole(595)).toMatchObject({ moreHands: 1 });
     expect(word(whole(595).chose ?? { text: '', values: {} })).toMatch(
-      /^one more person helps; else/,
+      /^one more person, to place it/,
     );
   });
 

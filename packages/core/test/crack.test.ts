@@ -1,3 +1,4 @@
+import { saidOf } from '../src/message/sentences';
 import type { SystemCard } from '../src/materials/card';
 import { USUAL_TRADE } from '../src/trade/trade';
 import { thickness } from '../src/methods/accept';
@@ -49,12 +50,15 @@ test('a backing rod is a quarter thicker than its gap, as long as all the cracks
     { widthMm: 8, lengthMm: 3000 },
     { widthMm: 20, lengthMm: 2000 },
   ];
-  const work = { card: flexible, buildMm: 10, trade: USUAL_TRADE } as Work;
+  const bodies = [6, 10].map((buildMm) => ({ buildMm }));
+  const work = { card: flexible, bodies, trade: USUAL_TRADE } as Work;
   const [rod] = rodStep(work, runs);
   expect(rod?.minutes).toBe(5 + 5);
-  expect(word(rod?.text() ?? { text: '', values: {} })).toMatch(
-    /25 mm thick for 20 mm.*leave 10 mm/,
-  );
+  expect(
+    saidOf(rod?.says())
+      .map((x) => word(x))
+      .join(' '),
+  ).toMatch(/Rod thickness: A: 10 mm; B: 25 mm\. Leave A: 6 mm; B: 10 mm free/);
   expect(rodStep({ ...work, card: rigid }, runs)).toEqual([]);
 });
 

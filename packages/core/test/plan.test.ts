@@ -1,3 +1,4 @@
+import { stepWords } from '../src/work/step';
 import { readDraft } from '../src/form/draft';
 import { sketchOf, withUnits } from '../src/form/sketch';
 import { word } from '../src/message/word';
@@ -61,9 +62,11 @@ test("two coats overhead are two rounds: the second waits for the first's window
     ['coat-1', 'Coat 1 of 2', null],
     ['coat-2', 'Coat 2 of 2', 'immersion'],
   ]);
-  const placed = plan.steps.filter((s) => s.does === 'place').map((s) => [s.round, word(s.text)]);
-  expect(placed[0]?.[1]).toMatch(/5 mm, from/);
-  expect(placed[1]?.[1]).toMatch(/^Inside the overcoat window, or abrade first.* 5 mm more, from/);
+  const placed = plan.steps.filter((s) => s.does === 'place').map((s) => [s.round, stepWords(s)]);
+  expect(placed[0]?.[1]).toMatch(/Build up 5 mm\. Work from the middle/);
+  expect(placed[1]?.[1]).toMatch(
+    /^Place this coat inside the overcoat window.* Add 5 mm\. Work from the middle/,
+  );
   // Opens 80 min after its mix, closes after 400; touched once it has begun to be placed.
   expect(two.mixedAtMin).toBeGreaterThanOrEqual(one.mixedAtMin + 80 - 5);
   expect(two.lastTouchMin).toBeLessThanOrEqual(one.mixedAtMin + 400);

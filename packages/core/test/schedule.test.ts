@@ -51,13 +51,13 @@ function laid(
   return job.laid;
 }
 const place = (round: Round) =>
-  step.touch(round, 'place', { title: 'Place', text: m('Place it.'), people: 1 });
+  step.touch(round, 'place', { title: 'Place', says: m('Place it.'), people: 1 });
 const hands = (name: 'isolate' | 'grade' | 'look', minutes: number, after?: After[]) =>
   step.prep(name, {
     does: name === 'grade' ? 'abrade' : 'look',
     title: name,
     minutes,
-    text: m('.'),
+    says: m('.'),
     after,
   });
 const from = ({ slots }: Schedule, id: string) => slots.find((s) => s.step === id)?.from;

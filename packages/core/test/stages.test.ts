@@ -41,10 +41,10 @@ test('a powder rests after mixing by its card, or not at all', () => {
 
 test('a wrap is under water as its card says, and twice as long when it lies still', () => {
   expect(told(wrap)).toEqual([
-    ['Under water', 20 / 60, 'Squeeze 3 times, lift out, wrap at once.'],
+    ['Under water', 20 / 60, 'Squeeze it 3 times and lift it out. Wrap at once.'],
   ]);
-  expect(told({ ...wrap, squeezes: 1 })[0]?.[2]).toMatch(/^Squeeze once,/);
+  expect(told({ ...wrap, squeezes: 1 })[0]?.[2]).toMatch(/^Squeeze it once /);
   const [still] = told(wrap, { soak: 'still' });
   expect(still?.[1]).toBeCloseTo(40 / 60, 9);
-  expect(still?.[2]).toBe('Lift it out, let it drip, wrap at once.');
+  expect(still?.[2]).toBe('Lift it out and let it drip. Wrap at once.');
 });

@@ -11,6 +11,7 @@ import {
   type WeatherHour,
   type Placed,
   type SurveyDraft,
+  stepWords,
 } from '@kelmot/core';
 import { demoCards, plainDraft, simulatedWeather, siteSettings, systemCards } from '../src/index';
 
@@ -67,7 +68,7 @@ function* told(draft: SurveyDraft): Generator<string> {
         : makePlan(survey, match.card, { site: siteSettings, madeAt: AT, context: known });
     if (!made?.ok) continue;
     const { steps, schedule, figures, supplies, cautions, warnings, windows } = made.plan;
-    const said = steps.map((s) => word(s.text));
+    const said = steps.map((s) => stepWords(s));
     const values = Object.values(figures).map((f) => [f.id, f.value]);
     const needs = supplies.map((s) => [s.id, s.picks]);
     const rest = [cautions.map((c) => c.id), warnings.map((w) => word(w)), windows];

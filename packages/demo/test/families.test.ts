@@ -16,6 +16,7 @@ import {
   type FamilyId,
   type Survey,
   type SurveyDraft,
+  stepWords,
 } from '@kelmot/core';
 import { demoCards, demoSurvey, siteSettings, surveyedRepairs, systemCards } from '../src/index';
 import { card, known, surveyed } from './surveyed';
@@ -238,13 +239,13 @@ test('a tyre cover shows its strips, end to end where one damage needs several',
       context: known,
     });
     if (!made.ok) throw new Error(word(made.why));
-    const said = made.plan.steps.map((s) => word(s.text)).join(' ');
-    return /[^.]* strips? of [^.]*\./.exec(said)?.[0].trim() ?? said;
+    const said = made.plan.steps.map((s) => stepWords(s)).join(' ');
+    return /Cut the strips\. (.*?) Lay/.exec(said)?.[1] ?? said;
   };
-  expect(strips(60)).toBe('One strip of 120 mm.');
-  expect(strips(60, 60)).toBe('2 strips of 120 mm.');
-  expect(strips(120)).toBe('2 strips of 60 mm, end to end.');
-  expect(strips(120, 60)).toBe('3 strips of 60 mm, end to end.');
+  expect(strips(60)).toBe('Number: 1. Width: 120 mm.');
+  expect(strips(60, 60)).toBe('Number: 1. Width: 120 mm.');
+  expect(strips(120)).toBe('Number: 2. Width: 60 mm.');
+  expect(strips(120, 60)).toBe('Number: A: 2; B: 1. Width: A: 60 mm; B: 120 mm.');
 });
 
 test('a worn patch of a casing is as long as its longer side, whichever was measured first', () => {

@@ -36,27 +36,27 @@ const JOBS: [FamilyId, string, string][] = [
   [
     'F3',
     'X-870',
-    'isolate protect degrease sweat gouge grade drill-ends dust-off dry-fit wipe heat gate | lay-out mix tack wait | lay-out mix wet | lay-out gate mix place tools leave dress | look hardness clearance proof agree tidy',
+    'isolate protect degrease sweat gouge grade drill-ends dust-off dry-fit wipe heat gate | lay-out mix tack wait | mix wet | gate mix place tools leave dress | look hardness clearance proof agree tidy',
   ],
   [
     'F4',
     'W-310',
-    'isolate mark-leak protect remove-old degrease grade dust-off dry wipe gate | lay-out mix plug wait | lay-out mix place press film tools leave | look hardness pressure-half pressure-full tag agree tidy',
+    'isolate mark-leak protect remove-old degrease grade dust-off dry wipe gate | lay-out mix plug wait | mix place press film tools leave | look hardness pressure-half pressure-full tag agree tidy',
   ],
   [
     'F5',
     'W-330',
-    'approval isolate protect wall-grid degrease grade dust-off mask wipe gate | lay-out mix fair wait | lay-out gate mix prime | lay-out mix place compact bind tools leave | look thickness hardness record pressure-half pressure-full agree tidy',
+    'approval isolate protect wall-grid degrease grade dust-off mask wipe gate | lay-out mix fair wait | gate mix prime | mix place compact bind tools leave | look thickness hardness pressure-half pressure-full record agree tidy',
   ],
   [
     'F6',
     'B-410',
-    'isolate protect cut degrease grade dust-off back gate | lay-out mix condition | lay-out mix pour cover tools leave tack-free | look hardness run agree tidy',
+    'isolate protect cut degrease grade dust-off back gate | lay-out mix condition | mix pour cover tools leave tack-free | look hardness run agree tidy',
   ],
   [
     'F7',
     'T-510',
-    'isolate core-out cords protect degrease grade dust-off cut-strips trace gate | lay-out mix condition | lay-out mix drops roll tools leave bevel | look inflate agree tidy',
+    'isolate core-out cords protect degrease grade dust-off cut-strips trace gate | lay-out mix condition | mix drops roll tools leave bevel | look inflate agree tidy',
   ],
   [
     'F8',
@@ -66,7 +66,7 @@ const JOBS: [FamilyId, string, string][] = [
   [
     'F9',
     'C-645',
-    'isolate protect remove-old degrease cut grade dust-off etch neutral gate | dampen lay-out mix coat finish joints tools | lay-out mix seal | lay-out gate mix seal leave | look fingernail level open-traffic agree tidy',
+    'isolate protect remove-old degrease cut grade dust-off etch neutral gate | dampen lay-out mix coat finish joints tools | mix seal | gate mix seal leave | look fingernail level open-traffic agree tidy',
   ],
   [
     'F10',
@@ -76,17 +76,17 @@ const JOBS: [FamilyId, string, string][] = [
   [
     'F12',
     'X-810',
-    'isolate protect which-plastic degrease drill-ends vee grade dust-off plug-outlets wipe gate | lay-out mix place | lay-out gate mix place | lay-out gate mix place lid tools leave | look fingernail fill agree tidy',
+    'isolate protect which-plastic degrease drill-ends vee grade dust-off plug-outlets wipe gate | lay-out mix place | gate mix place | gate mix place lid tools leave | look fingernail fill agree tidy',
   ],
   [
     'F14',
     'X-840',
-    'isolate protect wash mask grade dust-off wipe re-mask gate | lay-out mix level-fill demask tools sand | lay-out gate mix topcoat | lay-out mix topcoat tools leave polish | look fingernail agree tidy',
+    'isolate protect wash mask grade dust-off wipe re-mask gate | lay-out mix level-fill demask tools sand | gate mix topcoat | mix topcoat tools leave polish | look fingernail agree tidy',
   ],
   [
     'F11',
     'C-670',
-    'isolate protect grade dust-off mark-ports dry water-temp | lay-out mix ports band wait flush | lay-out mix inject tools leave strip-ports | look head agree tidy',
+    'isolate protect grade dust-off mark-ports dry water-temp | lay-out mix ports band wait flush | mix inject tools leave strip-ports | look head agree tidy',
   ],
   [
     'F13',
@@ -101,7 +101,7 @@ const JOBS: [FamilyId, string, string][] = [
   [
     'F16',
     'S-710',
-    'isolate protect cut grade dust-off dry dry-day gate | mix prime | lay-out mix rake trowel tools leave | look fingernail drain trip agree tidy',
+    'isolate protect cut grade dust-off dry dry-day gate | lay-out mix prime | mix rake trowel tools leave | look fingernail drain trip agree tidy',
   ],
 ];
 

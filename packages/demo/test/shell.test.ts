@@ -14,7 +14,7 @@ interface Planned {
   rounds: { card: { code: string }; batches: Record<string, number>[] }[];
   schedule: { from: number; to: number }[];
   supplies: { code: string | null }[];
-  steps: { title: unknown; text: unknown }[];
+  steps: { title: unknown; says: unknown[] }[];
   readyMin: number;
 }
 
@@ -28,7 +28,8 @@ test('a typed job is planned with the best card, every sentence as text', () => 
   });
   expect([status, answer.ok]).toEqual([0, true]);
   const plan = answer.plan as unknown as Planned;
-  for (const s of plan.steps) expect([typeof s.title, typeof s.text]).toEqual(['string', 'string']);
+  for (const s of plan.steps)
+    expect([s.title, ...s.says].map((said) => typeof said)).not.toContain('object');
   const [batch] = plan.rounds.flatMap((r) => r.batches);
   for (const key of ['mixedAtMin', 'lastTouchMin', 'lifeMin', 'placeByMin'])
     expect(batch?.[key]).toEqual(expect.any(Number));

@@ -24,11 +24,13 @@ function answerTo({ path, field }: Placed, usual: string | undefined): fc.Arbitr
   const near = fc.double({ min: 0.5, max: 2, noNaN: true }).map((share) => {
     const value = Number.parseFloat(usual ?? '') * share;
     // Typed in the usual answer's unit.
-    return Number.isFinite(value) ? (usual ?? '').replace(/^[\d.]+/, value.toFixed(3)) : '';
+    return Number.isFinite(value)
+      ? (usual ?? '').replace(/^[\d.]+/, value.toFixed(field.whole ? 0 : 3))
+      : '';
   });
   const anywhere = fc
     .double({ min: field.min, max: field.max, noNaN: true })
-    .map((x) => `${x.toFixed(2)}${unit}`);
+    .map((x) => `${x.toFixed(field.whole ? 0 : 2)}${unit}`);
   return fc.oneof({ arbitrary: near, weight: 9 }, { arbitrary: anywhere, weight: 1 });
 }
 

@@ -6,7 +6,8 @@ import { familyOf } from '../families/registry';
 import type { Survey } from '../families/registry';
 import type { Family } from '../family/family';
 import { warmedTo } from '../rules/ambient';
-import { withConditions } from '../methods/begin';
+import { ventilate, withConditions } from '../methods/begin';
+import { withToolsOnce } from '../methods/mix';
 import { postCure } from '../methods/cure';
 import { scheduleJob, type ScheduleResult } from '../schedule/scheduleJob';
 import { minuteOfDay, type Zone } from '../units/zone';
@@ -112,6 +113,13 @@ function withPostCure(work: Work, { steps, rounds }: Draft): StepDraft[] {
   return last ? [...steps.slice(0, at), ...postCure(work, last), ...steps.slice(at)] : [...steps];
 }
 
+/** In a closed space, air and a gas test come right after isolation, in every family. */
+function withAir({ demand }: Pick<Work, 'demand'>, steps: readonly StepDraft[]): StepDraft[] {
+  if (!demand.closed) return [...steps];
+  const at = steps.findIndex((s) => s.does === 'safe') + 1;
+  return [...steps.slice(0, at), ventilate(), ...steps.slice(at)];
+}
+
 /** A family's draft, with the steps that every job has. */
 function draftOf(work: Work, family: Family): Draft {
   const { draft, nextLookDays } = family.method;
@@ -120,7 +128,7 @@ function draftOf(work: Work, family: Family): Draft {
     ...withPostCure(work, own),
     ...returnToService(work, nextLookDays(work.trade)[work.survey.intent]),
   ];
-  return { ...own, steps: withConditions(work, steps) };
+  return { ...own, steps: withConditions(work, withToolsOnce(withAir(work, steps), own.rounds)) };
 }
 
 /** Writes the job of a card for a survey, or takes a written draft, and schedules it. Pure. */

@@ -1,5 +1,5 @@
+import { sentences } from '../message/sentences';
 import { t } from '../text/text';
-import { m } from '../message/message';
 import { gate } from '../methods/gate';
 import { dustOff, wipe } from '../methods/prep';
 import { gradeMinutes, wipeMinutes } from '../methods/pace';
@@ -22,8 +22,8 @@ export const missedSteps =
             does: 'abrade',
             title: t('Abrade: its window has closed'),
             minutes: gradeMinutes(work) * work.trade.pace.abradeShare,
-            text: m(
-              'By then it has gone shiny and does not hold: matt all over by hand, wet where it dusts.',
+            says: sentences(
+              `The overcoat window has closed. Abrade the surface by hand until it is matt all over.`,
             ),
             round,
           }),
@@ -38,7 +38,9 @@ export const missedSteps =
             does: 'abrade',
             title: t('Prepare it again'),
             minutes: gradeMinutes(work) * work.trade.pace.abradeShare,
-            text: m('Bare metal has waited too long: over it once more to the same grade.'),
+            says: sentences(
+              `The bare metal has waited too long. Prepare it again to the same grade.`,
+            ),
             round,
           }),
           { ...dustOff(), round },
@@ -50,7 +52,10 @@ export const missedSteps =
             does: 'dampen',
             title: t('Dampen again'),
             minutes: 8,
-            text: m('It has dried: soak again to saturated, surface dry.'),
+            says: sentences(`
+              The surface has dried. Wet it again.
+              Wait until it is dark and shows no water.
+            `),
             round,
           }),
         ];
@@ -60,9 +65,11 @@ export const missedSteps =
             does: 'abrade',
             title: t('Buff and condition again'),
             minutes: wipeMinutes(work),
-            text: m(
-              'Its open time is over: buff lightly, dust off, lay it again, and let it flash off.',
-            ),
+            says: sentences(`
+              The open time is over. Buff the surface lightly.
+              Brush the dust off.
+              Apply the conditioner again and let it dry.
+            `),
             round,
           }),
           { ...dustOff(), round },

@@ -7,6 +7,7 @@ import { Laminate } from '../wrap/laminate';
 import { MilestoneId } from './milestones';
 import { Mix, placedDensity } from './mix';
 import { PREP_GRADES, SUBSTRATES } from './substrates';
+import { FORMS } from './form';
 import { CHEMISTRIES, HAZARDS } from './hazards';
 import { APPROVALS, DAMP, MEDIA, NEARBY, PERMISSIONS, PURPOSES, SLOPES, STRAINS } from './words';
 
@@ -99,6 +100,8 @@ export const SystemCard = z.strictObject({
   /** Why it is withdrawn; absent while it is in use. Plans that were made with it keep it. */
   withdrawn: typedText(120, 3).optional(),
   mix: Mix,
+  /** How it is handled; absent: the usual form of its mix. */
+  form: z.enum(FORMS).optional(),
   packUnit: z.enum(PACK_UNITS),
   packs: z.array(Pack).min(1).max(40),
   cure: z.strictObject({

@@ -31,7 +31,7 @@ export function mixStages(mix: Mix, schools: Readonly<Record<string, string>>): 
             {
               label: m('At rest'),
               minutes: mix.restMinutes,
-              then: m('Stir it once more, the last of the water to the slump.'),
+              then: m('Mix it again. Add the rest of the water only until it is right.'),
             },
           ]
         : [mixing];
@@ -42,10 +42,13 @@ export function mixStages(mix: Mix, schools: Readonly<Record<string, string>>): 
           minutes: soakMinutes(mix, schools.soak),
           then:
             schools.soak === 'still'
-              ? m('Lift it out, let it drip, wrap at once.')
-              : m('Squeeze {n, plural, one {once} other {# times}}, lift out, wrap at once.', {
-                  n: mix.squeezes,
-                }),
+              ? m('Lift it out and let it drip. Wrap at once.')
+              : m(
+                  'Squeeze it {n, plural, one {once} other {# times}} and lift it out. Wrap at once.',
+                  {
+                    n: mix.squeezes,
+                  },
+                ),
         },
       ];
     // It mixes in its nozzle.

@@ -1,7 +1,10 @@
+import { sentences } from '../message/sentences';
 import { t } from '../text/text';
 import { line } from '../calc/calc';
 import { holidayVoltage } from '../inspect/holidayVoltage';
-import { joined, m, minutes, mm, q } from '../message/message';
+import type { SystemCard } from '../materials/card';
+import type { Says } from '../message/sentences';
+import { m, minutes, mm, q, type Message } from '../message/message';
 import { figureOf, type Figure } from '../work/figure';
 import type { After, StepDraft, Wrong } from '../work/step';
 import type { Work } from '../work/work';
@@ -15,10 +18,18 @@ const station = 'accept' as const;
  */
 export const lookAndTap = (
   after: readonly After[],
-  text = t('No pinholes, no lifted edge, one colour. Tap all over: one sound.'),
+  says: Says = sentences(
+    `
+      Look for pinholes, lifted edges and places of another colour: there must be none.
+      Tap all over with a coin: the sound must be the same everywhere.
+    `,
+  ),
   wrongs: readonly Wrong[] = [
-    wrong(t('Pinholes'), t('Abrade, fill with a wet coat, let it cure.')),
-    wrong(t('Hollow sound'), t('Cut that part out to the parent and do it again.')),
+    wrong(t('Pinholes'), t('Abrade them and fill them with fresh material. Let it cure.')),
+    wrong(
+      t('A hollow sound'),
+      t('Cut that part out down to the parent material. Repair it again.'),
+    ),
   ],
 ): StepDraft =>
   step('look', {
@@ -26,10 +37,22 @@ export const lookAndTap = (
     does: 'look',
     title: t('Look and tap'),
     minutes: 10,
-    text: m(text),
+    says,
     wrong: wrongs,
     after,
   });
+
+/** What was kept of a mix: it shows later whether the mix has cured. */
+type Witness = 'sample' | 'purge' | 'none';
+const witnessOf = ({ mix }: Pick<SystemCard, 'mix'>): Witness => {
+  if (mix.kind === 'two-part') return 'sample';
+  return mix.kind === 'cartridge' ? 'purge' : 'none';
+};
+const WITNESS: Record<Witness, Message[]> = {
+  sample: sentences(`Press it into the kept sample of each batch too: it must leave no mark.`),
+  purge: sentences(`Press it into the kept purge of each cartridge too: it must leave no mark.`),
+  none: [],
+};
 
 /** The fingernail test of hardness, where no durometer is used. */
 export const fingernail = (work: Work): StepDraft =>
@@ -38,12 +61,15 @@ export const fingernail = (work: Work): StepDraft =>
     does: 'test',
     title: t('Fingernail'),
     minutes: 3,
-    text: m(
-      'Press a fingernail into the repair and into the kept sample: no mark on either. {cartridge, select, yes {The purge} other {The sample}} is the witness.',
-      { cartridge: work.card.mix.kind === 'cartridge' ? 'yes' : 'no' },
-    ),
+    says: [
+      sentences(`Press a fingernail into the repair: it must leave no mark.`),
+      WITNESS[witnessOf(work.card)],
+    ],
     wrong: [
-      wrong(t('It takes a mark'), t('Warm it, wait; still soft: cut it out, it was off ratio.')),
+      wrong(
+        t('The fingernail leaves a mark'),
+        t('Warm the repair and wait. If it stays soft, cut it out: the mix was wrong.'),
+      ),
     ],
   });
 
@@ -60,12 +86,12 @@ export function hardness(work: Work): StepDraft[] {
       does: 'test',
       title: t('Hardness'),
       minutes: 10,
-      text: m(
-        'Shore {scale} {least} or more, three readings on the repair or on the batch sample.',
-        {
-          scale: hard.scale,
-          least: hard.least,
-        },
+      says: sentences(
+        `
+          Take three readings on the repair with a Shore {scale} gauge.
+          Each must be {least} or more.
+        `,
+        { scale: hard.scale, least: hard.least },
       ),
       hold: {
         kind: 'hardness',
@@ -75,7 +101,9 @@ export function hardness(work: Work): StepDraft[] {
         scale: hard.scale,
       },
       figures: ['hardness'],
-      wrong: [wrong(t('Soft spot'), t('Bad mixing or too cold. Warm it; still soft: cut it out.'))],
+      wrong: [
+        wrong(t('A soft place'), t('Warm the repair and wait. If it stays soft, cut it out.')),
+      ],
     }),
   ];
 }
@@ -96,15 +124,19 @@ export function pressureSteps({ demand }: Work, after: readonly After[]): StepDr
       does: 'test',
       title: share < 1 ? t('Half pressure') : t('Service pressure'),
       minutes: work + holdMin,
-      text: joined([
-        m('Raise to {bar} slowly, nobody in line with the repair. Hold {hold}, look for weeping.', {
-          bar: q(bar * share, 'pressure'),
-          hold: minutes(holdMin),
-        }),
-        share < 1
-          ? m('Dry: go on.')
-          : m('The code that governs the line says how far past service it is tested.'),
-      ]),
+      warns: sentences(`Keep everybody out of line with the repair. It can burst.`),
+      says: [
+        sentences(
+          `
+            Raise the pressure slowly to {bar}.
+            Hold it for {hold}.
+            Look for drops: the repair must stay dry.
+          `,
+          { bar: q(bar * share, 'pressure'), hold: minutes(holdMin) },
+        ),
+        share === 1 &&
+          sentences(`If the code for this line asks for a higher test pressure, test by the code.`),
+      ],
       hold: {
         kind: 'reading',
         label: m('Pressure held'),
@@ -118,7 +150,7 @@ export function pressureSteps({ demand }: Work, after: readonly After[]): StepDr
       wrong: [
         wrong(
           t('It weeps'),
-          t('Down to nothing, drain, take it off, do it again. Do not wrap over a leak.'),
+          t('Release all pressure and drain the line. Take the repair off and do it again.'),
         ),
       ],
     }),
@@ -164,7 +196,7 @@ export const thickness = (
     does: 'test',
     title: t('Thickness'),
     minutes: 10,
-    text,
+    says: text,
     hold: {
       kind: 'thickness',
       targetMm,
@@ -172,7 +204,7 @@ export const thickness = (
       leastShare: trade.strength.leastThicknessShare,
     },
     wrong: [
-      wrong(t('Too thin'), t('Abrade, wipe, lay what is missing; it counts from the new coat.')),
+      wrong(t('Too thin'), t('Abrade and wipe it. Add what is missing. The cure starts again.')),
     ],
   });
 
@@ -187,18 +219,27 @@ export function holidayTest(thicknessMm: number): StepDraft {
     does: 'test',
     title: t('Holiday test'),
     minutes: 15,
-    text:
+    says:
       volts === null
-        ? m('Wet sponge all over {thick}: no bell.', { thick: mm(thicknessMm) })
-        : m(
-            'High voltage, {volts} V over {thick}, ground and dust off before; the material maker’s most governs. No spark.',
-            {
-              volts: Math.round(volts),
-              thick: mm(thicknessMm),
-            },
+        ? sentences(
+            `
+              Wipe all of the lining with the wet sponge of the tester. It is {thick} thick.
+              The tester must not ring.
+            `,
+            { thick: mm(thicknessMm) },
+          )
+        : sentences(
+            `
+              Connect the ground lead. Set {volts} V for {thick}.
+              Do not go over the highest voltage that the maker of the material allows.
+              Move the electrode over all of the lining: there must be no spark.
+            `,
+            { volts: Math.round(volts), thick: mm(thicknessMm) },
           ),
     figures: volts === null ? [] : ['holiday'],
-    wrong: [wrong(t('It sparks'), t('Mark, abrade, touch up in two coats, test again.'))],
+    wrong: [
+      wrong(t('It sparks'), t('Mark and abrade the place. Apply two coats there. Test again.')),
+    ],
   });
 }
 
@@ -209,8 +250,12 @@ export const agreeNextLook = (lookDays: number): StepDraft =>
     does: 'tidy',
     title: t('Say when, close the area'),
     minutes: 3,
-    text: m(
-      'Say from when what is allowed. The area stays closed until then. Agree the next look, in {days}.',
+    says: sentences(
+      `
+        Tell the people who use the area from when it may be used.
+        Keep the area closed until then.
+        Agree the next look in {days}.
+      `,
       { days: minutes(lookDays * 1440) },
     ),
   });
@@ -223,11 +268,12 @@ export const returnToService = (work: Work, lookDays: number): StepDraft[] => [
     does: 'tidy',
     title: t('Tidy'),
     minutes: 10,
-    text: m(
-      'Cut off strings and flash. Bag and label leftovers, and throw them away by your site’s rules. {pack}',
-      {
-        pack: work.card.openedPack,
-      },
-    ),
+    says: [
+      sentences(`
+        Put leftovers and used rags into a labelled bag.
+        Throw them away by the rules of your site.
+      `),
+      m('{pack}', { pack: work.card.openedPack }),
+    ],
   }),
 ];

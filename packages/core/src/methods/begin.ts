@@ -1,3 +1,4 @@
+import { sentences } from '../message/sentences';
 import { t } from '../text/text';
 import {
   NEARBY_NAMES,
@@ -5,7 +6,7 @@ import {
   type OldRepair,
   type Permission,
 } from '../materials/words';
-import { joined, m, type Message } from '../message/message';
+import { m, type Message } from '../message/message';
 import { sentence } from '../message/word';
 import type { StepDraft } from '../work/step';
 import type { Work } from '../work/work';
@@ -23,7 +24,7 @@ export const approval = (who: Permission, what: Message): StepDraft =>
       ? m('{who} approves', { who: PERMISSION_NAMES[who] })
       : m('Approval'),
     minutes: 0,
-    text: () => joined([what, m('Not before it is signed by name.')]),
+    says: () => [what, sentences(`Do not start before this person has signed by name.`)],
     hold: { kind: 'approval', who },
   });
 
@@ -43,7 +44,7 @@ export function withConditions(
     does: 'look',
     title: m('It fits on {n, plural, one {one condition} other {# conditions}}', { n: terms }),
     minutes: terms * site.termMinutes,
-    text: () => joined(said.map((t) => m('{condition}.', { condition: sentence(t) }))),
+    says: () => said.map((t) => m('{condition}.', { condition: sentence(t) })),
   });
   return [...others.slice(0, at), met, ...others.slice(at)];
 }
@@ -54,12 +55,33 @@ export const isolate = (work: Work, more?: Extra): StepDraft =>
     does: 'safe',
     title: t('Isolate and make safe'),
     minutes: 20,
-    text: () =>
-      m(
-        'Lock off and tag {tag}. Prove no pressure and no stored energy. Permits where your site asks.',
+    says: () =>
+      sentences(
+        `
+          Lock off {tag} and hang your tag.
+          Make sure that no pressure and no stored energy is left.
+          Get the permits that your site asks for.
+        `,
         { tag: work.survey.asset.tag },
       ),
     extra: more,
+  });
+
+/** Fresh air and a gas test, before anybody enters a closed space or opens a solvent in it. */
+export const ventilate = (): StepDraft =>
+  prep('ventilate', {
+    does: 'safe',
+    title: t('Ventilate and test the air'),
+    minutes: 10,
+    warns: sentences(
+      `Do not enter without an entry permit, a passed gas test and a person outside. Bad air kills.`,
+    ),
+    says: () =>
+      sentences(`
+        Blow fresh air in at the bottom and let it out at the top.
+        Keep the air flowing until the work is done.
+        Test the air for oxygen and for gas.
+      `),
   });
 
 /** Covers nearby things that would be damaged, before anything is opened; null if there are none. */
@@ -67,7 +89,7 @@ export function coverFirst({ survey }: Work): Message | null {
   const { nearby } = survey.site;
   if (nearby === 'none') return null;
   const name = NEARBY_NAMES[nearby].toLowerCase();
-  return m('Cover {name} first: no solvent, no resin, no dust on it.', { name });
+  return m('Cover {name} first. Keep solvent, resin and dust off it.', { name });
 }
 
 /** Protects the surroundings, takes a photo with a ruler, and marks the outline. */
@@ -76,60 +98,83 @@ export const protect = (work: Work, more?: Extra): StepDraft =>
     does: 'protect',
     title: t('Protect what is beside it'),
     minutes: 10,
-    text: () =>
-      joined([
-        coverFirst(work),
-        m(
-          'Cover what is beside and below it. Close the area. Photograph the damage with a rule beside it, and mark round it so that the cleaned edge shows.',
-        ),
-      ]),
+    says: () => [
+      coverFirst(work),
+      sentences(`
+        Cover the parts beside and below the damage.
+        Close the area.
+        Photograph the damage with a rule beside it.
+        Mark the edge of the area that you will clean.
+      `),
+    ],
     extra: { hold: { kind: 'photo', label: m('The damage, with a rule') }, ...more },
   });
 
 const OFF: Record<
   Exclude<OldRepair, 'none'>,
-  { text: string; minutes: number; does: StepDraft['does']; sparks: boolean }
+  { says: Message[]; minutes: number; does: StepDraft['does']; sparks: boolean }
 > = {
   paste: {
-    text: t('Grind or chisel the old paste off to the parent; what is left under lets go.'),
+    says: sentences(`Take the old paste off with a chisel, down to the parent material.`),
     minutes: 30,
     does: 'strip',
     sparks: true,
   },
   wrap: {
-    text: t(
-      'Saw two lines opposite each other, not into the pipe. Chisel along them, prise the halves off.',
-    ),
+    says: sentences(`
+      Saw along the wrap on two opposite sides.
+      Do not saw into the pipe.
+      Pry the two halves off with a chisel.
+    `),
     minutes: 35,
     does: 'strip',
     sparks: true,
   },
   rubber: {
-    text: t('Cut round it, peel it back hard and slow, grind off the last cement.'),
+    says: sentences(`
+      Cut round the old patch.
+      Peel it off slowly.
+      Remove the rest of the cement.
+    `),
     minutes: 25,
     does: 'strip',
     sparks: false,
   },
   mortar: {
-    text: t('Break it out to sound, square at the edges. Wet, or with extraction.'),
+    says: sentences(`
+      Break the old mortar out, down to sound material.
+      Make the edges square.
+      Work wet, or with dust extraction.
+    `),
     minutes: 45,
     does: 'strip',
     sparks: true,
   },
   sealant: {
-    text: t('Cut both sides, pull it out whole, grind the walls: they are the bond.'),
+    says: sentences(`
+      Cut the sealant along both sides.
+      Pull it out.
+      Clean both walls down to sound material.
+    `),
     minutes: 25,
     does: 'strip',
     sparks: false,
   },
   film: {
-    text: t('Strip it past the damage; a glossy coat is not a substrate.'),
+    says: sentences(`
+      Remove the old coat past the edge of the damage.
+      Leave no glossy place.
+    `),
     minutes: 20,
     does: 'strip',
     sparks: false,
   },
   clamp: {
-    text: t('Take it off with the line proved empty; dress weld and rust back to the parent.'),
+    says: sentences(`
+      Make sure that the line is empty.
+      Take the clamp off.
+      Remove rust and weld spatter, down to the parent metal.
+    `),
     minutes: 30,
     does: 'strip',
     sparks: true,
@@ -146,7 +191,7 @@ export function removeOld(work: Work): StepDraft[] {
       does: off.does,
       title: t('Take the old repair off'),
       minutes: off.minutes,
-      text: () => m(`${off.text} Note how it failed.`),
+      says: () => [off.says, sentences(`Write down how the old repair failed.`)],
       extra: {
         hold: { kind: 'photo', label: m('How the old repair failed') },
         sparks: off.sparks && !inZone(work),

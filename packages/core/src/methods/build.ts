@@ -1,5 +1,9 @@
+import { perDamage } from './perDamage';
+import { sentences } from '../message/sentences';
 import { t } from '../text/text';
 import { line } from '../calc/calc';
+import { formOf, type Form } from '../materials/form';
+import type { Says } from '../message/sentences';
 import { m, mm, type Message } from '../message/message';
 import type { Touch } from '../work/batching';
 import type { Round, RoundSpec } from '../work/round';
@@ -50,7 +54,7 @@ export const mainSpec = (
   ...more,
 });
 
-const WINDOW = m('Next coat: not before the last is firm, not after it has gone shiny.');
+const WINDOW = m('The next coat goes on when the last is firm, before its overcoat window closes.');
 
 /** The wait before the next coat: both ends of the overcoat window. */
 export const overcoat = (
@@ -67,8 +71,8 @@ export const overcoat = (
 });
 
 export interface CoatWords {
-  first: Message;
-  last?: Message;
+  first: Says;
+  last?: Says;
   people?: number;
   touches?: readonly Touch[];
 }
@@ -109,20 +113,22 @@ export function coatSteps(
       ...mixSteps(work, round, after),
       step.touch(round, 'place', {
         title: rounds.length === 1 ? t('Place it') : round.title,
-        text: () =>
-          m(
-            '{lead} {thick}{n, plural, =0 {} other { more}}, from the middle out so that air leaves.{hasEnd, select, yes { {end}} other {}}',
+        says: () => [
+          i === 0
+            ? words.first
+            : sentences(`Place this coat inside the overcoat window of the coat before.`),
+          sentences(
+            `
+              {first, select, yes {Build up} other {Add}} {thick}.
+              Work from the middle to the edges, so that air gets out.
+            `,
             {
-              lead:
-                i === 0
-                  ? words.first
-                  : m('Inside the overcoat window, or abrade first: a shiny coat does not hold.'),
-              thick: mm(round.buildMm),
-              n: i,
-              hasEnd: last && words.last ? 'yes' : 'no',
-              end: words.last ?? m(''),
+              first: i === 0 ? 'yes' : 'no',
+              thick: perDamage(work.bodies.map((b) => mm(b.buildMm / rounds.length))),
             },
           ),
+          last && words.last,
+        ],
         people: words.people ?? 2,
         figures: [
           ...(i === 0 ? ['coats'] : []),
@@ -132,13 +138,55 @@ export function coatSteps(
           ...(i === 0 ? [] : [`cure.${rounds[i - 1]?.id}.overcoatOpens`]),
         ],
         wrong: [
-          wrong(t('It sags'), t('Take the excess off while wet; build the rest as another coat.')),
-          wrong(t('Trapped air'), t('Slit, press out, close over while wet.')),
+          wrong(
+            t('It sags'),
+            t('Take off what sags while it is wet. Build the rest as another coat.'),
+          ),
+          wrong(
+            t('Air is trapped'),
+            t('Cut the bubble open. Press the air out and close it while it is wet.'),
+          ),
         ],
       }),
     ];
   });
 }
+
+/** How tools are cleaned while the material is soft, by its form. */
+const CLEAN: Record<Form, Message[]> = {
+  paste: sentences(`
+    Wipe the tools clean with solvent before the paste sets.
+    Spread what is left in a thin layer to cool.
+  `),
+  putty: sentences(`Wipe the tools and gloves clean before the putty sets.`),
+  liquid: sentences(`
+    Clean the tools with solvent before the material sets.
+    Spread what is left in a thin layer to cool.
+  `),
+  mortar: sentences(`Wash the tools before the mortar sets.`),
+  foam: sentences(`
+    Wipe the tools clean with a dry rag, then with solvent.
+    Let what is left expand in an open bag outdoors.
+  `),
+  cartridge: sentences(`
+    Leave the mixer on the cartridge as its cap.
+    Wipe the tools clean with solvent.
+  `),
+  tape: sentences(`Wash the resin off the tools at once. Set resin does not come off.`),
+  cloth: sentences(`
+    Clean the rollers and squeegees with solvent before the resin sets.
+    Spread what is left in a thin layer to cool.
+  `),
+  sheet: sentences(`Clean the roller.`),
+  granules: sentences(`Clean the trowels with solvent before the binder sets.`),
+  cement: sentences(`Clean the brush with solvent.`),
+  sealant: sentences(`Wipe the gun and the spatula clean.`),
+  drops: sentences(`Wipe the tip clean and put its cap on.`),
+  'light-cured': sentences(`
+    Wipe the tools clean with solvent.
+    Keep what is left away from light.
+  `),
+};
 
 /** Cleans the tools before the material sets. */
 export const cleanTools = (round: Round): StepDraft =>
@@ -147,8 +195,6 @@ export const cleanTools = (round: Round): StepDraft =>
     does: 'tidy',
     title: t('Clean the tools'),
     minutes: 5,
-    text: m(
-      'Do it now, before it sets on them. Spread leftovers to cool; never leave them in the bucket. Close part packs.',
-    ),
+    says: [CLEAN[formOf(round.card)], sentences(`Close the packs that are not empty.`)],
     round,
   });

@@ -1,3 +1,5 @@
+import { perDamage } from './perDamage';
+import { sentences } from '../message/sentences';
 import { t } from '../text/text';
 import { line } from '../calc/calc';
 import { fillKind } from '../materials/card';
@@ -40,9 +42,16 @@ export const sandStep = (work: Work): StepDraft[] => {
           does: 'dam',
           title: t('Sand first'),
           minutes: 5 + ml / 1500,
-          text: m(
-            'Fine dry sand in, tapped down, to leave {depth}. Not less: under it it breaks up. More is money in the ground.',
-            { depth: mm(work.buildMm) },
+          says: sentences(
+            `
+              Pour fine dry sand into the crack and tap it down.
+              Leave this depth free: {depth}.
+            `,
+            {
+              depth: perDamage(
+                work.bodies.map((b) => (b.body.sandedFromMm === null ? null : mm(b.buildMm))),
+              ),
+            },
           ),
           uses: ['sand'],
           figures: ['sandBed'],
@@ -115,12 +124,14 @@ export const rodStep = (work: Work, runs: readonly Run[]): StepDraft[] =>
           does: 'dam',
           title: t('Backing rod'),
           minutes: 5 + runs.reduce((s, r) => s + r.lengthMm, 0) / 1000,
-          text: m(
-            'Backing rod, {rod} thick for {gap}, pushed down to leave {bead}: the bead bonds to two sides only and is half as deep as wide.',
+          says: sentences(
+            `
+              Push the backing rod into the gap. Rod thickness: {rod}.
+              Leave {bead} free above the rod for the sealant.
+            `,
             {
-              rod: mm(work.trade.concrete.rodFactor * Math.max(...runs.map((r) => r.widthMm))),
-              gap: mm(Math.max(...runs.map((r) => r.widthMm))),
-              bead: mm(work.buildMm),
+              rod: perDamage(runs.map((r) => mm(work.trade.concrete.rodFactor * r.widthMm))),
+              bead: perDamage(work.bodies.map((b) => mm(b.buildMm))),
             },
           ),
           uses: ['rod'],

@@ -1,7 +1,9 @@
+import { sentences } from '../message/sentences';
 import { t } from '../text/text';
 import type { MilestoneId } from '../materials/milestones';
 import { MILESTONE_NAMES } from '../materials/milestones';
-import { celsius, joined, m, minutes, type Message } from '../message/message';
+import type { Says } from '../message/sentences';
+import { celsius, m, minutes, type Message } from '../message/message';
 import type { Round } from '../work/round';
 import type { StepDraft } from '../work/step';
 import type { Work } from '../work/work';
@@ -9,25 +11,30 @@ import { setsInWater } from './gate';
 import { notBefore, step, wrong, type More } from './step';
 
 /** Nobody touches it until it is ready. */
-export const leave = (work: Work, round: Round, extra?: Message): StepDraft =>
+export const leave = (work: Work, round: Round, extra?: Says): StepDraft =>
   step('leave', {
     station: 'cure',
     does: 'wait',
     title: t('Leave it'),
     minutes: 0,
-    text: () =>
-      joined([
-        m('Keep it at {temp} or warmer{dry, select, yes { and dry} other {}}. Hard is not cured.', {
+    says: () => [
+      sentences(
+        `
+          Do not touch the repair.
+          Keep it at {temp} or warmer{dry, select, yes { and dry} other {}}.
+        `,
+        {
           temp: celsius(work.tempC),
           dry: work.card.damp === 'dry' && !setsInWater(work) ? 'yes' : 'no',
-        }),
-        extra ?? null,
-      ]),
+        },
+      ),
+      extra,
+    ],
     round,
     wrong: [
       wrong(
         t('It got colder'),
-        t('Every time stretches. Measure, and read the strip at the new temperature.'),
+        t('It needs more time. Measure the temperature and read the new times.'),
       ),
     ],
   });
@@ -36,14 +43,14 @@ export const leave = (work: Work, round: Round, extra?: Message): StepDraft =>
 export const waitFor = (
   round: Round,
   at: MilestoneId,
-  { title, text, more = {} }: { title: string | Message; text: Message; more?: More },
+  { title, text, more = {} }: { title: string | Message; text: Says; more?: More },
 ): StepDraft =>
   step('wait', {
     station: 'cure',
     does: 'wait',
     title,
     minutes: 2,
-    text,
+    says: text,
     round,
     after: [
       notBefore(
@@ -65,11 +72,14 @@ export function postCure({ card, demand }: Work, round: Round): StepDraft[] {
       does: 'heat',
       title: t('Post-cure'),
       minutes: 20,
-      text: m('Hold at {temp} for {time}, heated evenly. Without it the limit is {without}.', {
-        temp: celsius(heat.tempC),
-        time: minutes(heat.minutes),
-        without: celsius(heat.withoutC),
-      }),
+      says: sentences(
+        `
+          Heat the repair evenly to {temp}.
+          Keep it at {temp} for {time}.
+          Without this heat it may not be used above {without}.
+        `,
+        { temp: celsius(heat.tempC), time: minutes(heat.minutes), without: celsius(heat.withoutC) },
+      ),
       round,
       hold: { kind: 'countdown', label: m('Post-cure'), minutes: heat.minutes },
       after: [notBefore(round, card.cure.milestones.handle ? 'handle' : 'tackFree')],

@@ -1,3 +1,4 @@
+import { sentences } from '../message/sentences';
 import { t } from '../text/text';
 import { celsius, m, q } from '../message/message';
 import type { StepDraft } from '../work/step';
@@ -22,11 +23,16 @@ function heldSteps(work: Work): StepDraft[] {
             does: 'heat',
             title: m('Hold it at {temp}', { temp: celsius(heldC) }),
             minutes: 30,
-            text: () =>
-              m(
-                'Tent and heater: bring the surface to {temp} and hold it there to the end of the cure. No naked flame, no exhaust gas on the surface.',
+            says: () =>
+              sentences(
+                `
+                  Put up the tent and the heater.
+                  Warm the surface to {temp}.
+                  Keep it at {temp} until the end of the cure.
+                `,
                 { temp: celsius(heldC) },
               ),
+            warns: sentences(`Use no open flame. Keep exhaust gas off the surface.`),
             extra: {
               hold: {
                 kind: 'reading',
@@ -46,12 +52,14 @@ function heldSteps(work: Work): StepDraft[] {
             does: 'heat',
             title: t('Dry the air'),
             minutes: 30,
-            text: () =>
-              m(
-                'Tent and dryer: bring the air to {rh} or less, and keep it there until it is tack-free.',
-                {
-                  rh: q(card.ambient.maxRhPct, 'percent'),
-                },
+            says: () =>
+              sentences(
+                `
+                  Put up the tent and the dryer.
+                  Bring the humidity to {rh} or less.
+                  Keep it there until the material is tack-free.
+                `,
+                { rh: q(card.ambient.maxRhPct, 'percent') },
               ),
             extra: {
               hold: {
@@ -62,19 +70,6 @@ function heldSteps(work: Work): StepDraft[] {
                 max: card.ambient.maxRhPct,
               },
             },
-          }),
-        ]
-      : []),
-    ...(work.demand.closed && (card.flammable || card.ventilate)
-      ? [
-          prep('ventilate', {
-            does: 'safe',
-            title: t('Blow air through'),
-            minutes: 10,
-            text: () =>
-              m(
-                'Fresh air blown in at the bottom, out at the top, its exit watched; gas test before anybody goes in.',
-              ),
           }),
         ]
       : []),
@@ -102,11 +97,14 @@ export const gate = (work: Work, more?: Extra): StepDraft => {
       does: 'gate',
       title: t('Temperature where it sets'),
       minutes: 5,
-      text: () =>
-        m('Measure where it sets, in the water if it is under it: {min} to {max}.', {
-          min: celsius(minSurfaceC),
-          max: celsius(maxSurfaceC),
-        }),
+      says: () =>
+        sentences(
+          `
+            Measure the temperature at the place where the material will set.
+            It must be {min} to {max}.
+          `,
+          { min: celsius(minSurfaceC), max: celsius(maxSurfaceC) },
+        ),
       extra: {
         hold: {
           kind: 'reading',
@@ -122,21 +120,25 @@ export const gate = (work: Work, more?: Extra): StepDraft => {
     does: 'gate',
     title: t('Dew point gate'),
     minutes: 5,
-    text: () =>
-      m(
-        'Measure air, humidity and surface at the repair. Surface {above} above dew point or more, {min} to {max}, humidity {rh} or less.',
-        {
-          above: q(minAboveDewC, 'temperatureStep'),
-          min: celsius(minSurfaceC),
-          max: celsius(maxSurfaceC),
-          rh: q(maxRhPct, 'percent'),
-        },
+    says: () => [
+      sentences(
+        `
+          Measure air temperature, humidity and surface temperature at the repair.
+          The surface must be {min} to {max}.
+        `,
+        { min: celsius(minSurfaceC), max: celsius(maxSurfaceC) },
       ),
+      minAboveDewC > 0 &&
+        sentences(`It must be at least {above} above the dew point.`, {
+          above: q(minAboveDewC, 'temperatureStep'),
+        }),
+      maxRhPct < 100 && sentences(`Humidity must be {rh} or less.`, { rh: q(maxRhPct, 'percent') }),
+    ],
     extra: {
       hold: { kind: 'ambient' },
       figures: ['dewPoint', 'margin'],
       wrong: [
-        wrong(t('Stop'), t('Warm the surface or dry the air, then measure again. Do not mix.')),
+        wrong(t('Stop'), t('Do not mix. Warm the surface or dry the air. Then measure again.')),
       ],
       ...more,
     },

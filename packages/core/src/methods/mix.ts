@@ -1,6 +1,7 @@
+import { sentences } from '../message/sentences';
 import { t } from '../text/text';
 import type { SystemCard } from '../materials/card';
-import { celsius, joined, m, type Message } from '../message/message';
+import { celsius, m } from '../message/message';
 import type { Touch } from '../work/batching';
 import type { Round } from '../work/round';
 import type { After, StepDraft } from '../work/step';
@@ -17,42 +18,60 @@ export const mixTouch = ({ mix }: SystemCard): Touch => ({
   fixed: mix.mixMinutes + (mix.kind === 'powder-water' ? mix.restMinutes : 0),
 });
 
-const people = (n: number): Message =>
-  m(
-    '{n, plural, one {One person.} =2 {One mixes, one places.} other {One mixes, one places, # in all: agree who does what.}}',
-    { n },
-  );
+/** Minutes to get the first material and its tools ready, and each further one. */
+const READY_MIN = 5;
+const ONE_MORE_MIN = 2;
+const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
-/** Get tools ready and agree roles, then mix each batch. The links of a round are on its first mix. */
+/** Getting the materials and tools of these rounds ready, each once. */
+function layOut(rounds: readonly [Round, ...Round[]]): Omit<StepDraft, 'name'> {
+  const crew = Math.max(...rounds.map((r) => crewOf(r) + r.batching.moreHands));
+  const cards = [...new Map(rounds.map(({ card }) => [card.code, card])).values()];
+  return {
+    station: 'mix',
+    does: 'ready',
+    title: m('Get tools ready{roles, select, yes {, agree roles} other {}}', {
+      roles: crew > 1 ? 'yes' : 'no',
+    }),
+    minutes: READY_MIN + ONE_MORE_MIN * (cards.length - 1),
+    says: () => [
+      crew > 1 &&
+        sentences(
+          `{n, plural, =2 {One person mixes and one places.} other {One person mixes. Agree who of the other # does what.}}`,
+          { n: crew > 2 ? crew - 1 : crew },
+        ),
+      cards.map((card) =>
+        sentences(`Get ready: {card}, {tool}.`, { card: card.code, tool: lowered(card.mix.tool) }),
+      ),
+      sentences(`Keep the packs closed until you mix.`),
+    ],
+    hold: { kind: 'check' },
+    round: rounds[0],
+    people: Math.max(...rounds.map((r) => crewOf(r))),
+    uses: () => cards.map((card) => card.code),
+    figures: () => cards.map((card) => `supply.${card.code}`),
+  };
+}
+
+/** The steps of a job with its tools made ready once, before the first mix, for all its rounds. */
+export function withToolsOnce(
+  steps: readonly StepDraft[],
+  [first, ...others]: readonly Round[],
+): StepDraft[] {
+  const at = steps.findIndex((s) => s.name === 'lay-out');
+  if (at < 0 || !first) return [...steps];
+  const once: StepDraft = { name: 'lay-out', ...layOut([first, ...others]) };
+  return steps.flatMap((s, i) => (i === at ? [once] : s.name === 'lay-out' ? [] : [s]));
+}
+
+/** Get tools ready, then mix each batch. The links of a round are on its first mix. */
 export function mixSteps(work: Work, round: Round, after: readonly After[] = []): StepDraft[] {
   const { card, batching } = round;
-  const crew = crewOf(round) + batching.moreHands;
-  const { title, text, wrong: wrongs } = mixWords(work, round);
+  const { title, says, warns, wrong: wrongs } = mixWords(work, round);
   const own = { round } as const;
   const id = round.id;
   return [
-    step('lay-out', {
-      station: 'mix',
-      does: 'ready',
-      title: t('Get tools ready, agree roles'),
-      minutes: 5,
-      text: () =>
-        joined([
-          people(crew),
-          m(
-            'Use {card}. Do not open the packs early. Use a clean tool for each part, so that the rest does not set. {tool}.',
-            {
-              card: card.code,
-              tool: card.mix.tool,
-            },
-          ),
-          batching.chose && m('For this {chose}.', { chose: batching.chose }),
-        ]),
-      ...own,
-      people: crewOf(round),
-      uses: () => [card.code],
-      figures: () => [`supply.${card.code}`],
-    }),
+    step('lay-out', layOut([round])),
     ...(batching.pailC === null
       ? []
       : [
@@ -61,10 +80,14 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
             does: 'ready',
             title: t('Cool the parts'),
             minutes: 30,
-            text: () =>
-              m('Both parts to {temp} in the cool box before mixing; the surface stays as it is.', {
-                temp: celsius(batching.pailC ?? 0),
-              }),
+            says: () =>
+              sentences(
+                `
+                  Put both parts into the cool box until they are at {temp}.
+                  Do not cool the repair surface.
+                `,
+                { temp: celsius(batching.pailC ?? 0) },
+              ),
             ...own,
           }),
         ]),
@@ -73,7 +96,11 @@ export function mixSteps(work: Work, round: Round, after: readonly After[] = [])
       station: 'mix',
       does: 'mix',
       title,
-      text,
+      says: () => [
+        batching.chose && sentences(`This plan needs: {chose}.`, { chose: batching.chose }),
+        says(),
+      ],
+      warns,
       minutes: (round.touches.find((t) => t.name === 'mix')?.fixed ?? 0) * round.batches.length,
       people: 1,
       touch: true,

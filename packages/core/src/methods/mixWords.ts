@@ -1,16 +1,10 @@
 import { t } from '../text/text';
+import type { SystemCard } from '../materials/card';
+import { formOf, type Form } from '../materials/form';
 import type { Mix } from '../materials/mix';
 import { soakMinutes } from '../materials/stages';
-import {
-  grams,
-  joined,
-  m,
-  minutes,
-  ml,
-  q,
-  type Message,
-  type Quantified,
-} from '../message/message';
+import { grams, m, minutes, ml, q, type Message, type Quantified } from '../message/message';
+import { sentences, type Says } from '../message/sentences';
 import type { Round } from '../work/round';
 import type { Wrong } from '../work/step';
 import { solidsFor, waterPerBag, weighing } from '../work/weighing';
@@ -18,40 +12,49 @@ import type { Work } from '../work/work';
 import { wrong } from './step';
 
 const STREAKS = wrong(
-  t('Streaks of either colour'),
+  t('You see streaks of either colour'),
   t('Mix up to one minute more. If it is still streaked, throw it away.'),
 );
 const HOT = wrong(
-  t('The bucket feels warm'),
-  t('Stop placing. Spread the rest thin on a sheet; never leave it in the bucket.'),
+  t('The container feels warm'),
+  t('Stop placing this batch. Spread the rest in a thin layer to cool.'),
 );
 
 /** The parts of one batch by the card's names, on a scale or in cups. */
-function partsText(work: Work, round: Round): Message | null {
+function partsText(work: Work, round: Round): Message[] {
   const [batch] = round.batches;
   const weigh = weighing(round.card.mix, round.consistency, work.survey.surface.slope);
-  if (!batch || !weigh || batch.aG === null || batch.bG === null) return null;
+  if (!batch || !weigh || batch.aG === null || batch.bG === null) return [];
   const names = { nameA: weigh.nameA.toLowerCase(), nameB: weigh.nameB.toLowerCase() };
+  const n = round.batches.length;
   const cups = { aMl: ml(batch.aG / weigh.densityA), bMl: ml(batch.bG / weigh.densityB) };
   return work.schools.ratio === 'volume'
-    ? m('Measure {aMl} {nameA} and {bMl} {nameB} in straight cups, struck level.', {
-        ...cups,
-        ...names,
-      })
-    : m('Weigh {aG} {nameA} and {bG} {nameB}.', {
-        aG: grams(batch.aG),
-        bG: grams(batch.bG),
-        ...names,
-      });
+    ? sentences(
+        `{n, plural, one {Measure} other {For each batch, measure}} {aMl} of {nameA} and {bMl} of {nameB} in straight cups.`,
+        { ...cups, ...names, n },
+      )
+    : sentences(
+        `{n, plural, one {Weigh} other {For each batch, weigh}} {aG} of {nameA} and {bG} of {nameB}.`,
+        {
+          n,
+          aG: grams(batch.aG),
+          bG: grams(batch.bG),
+          ...names,
+        },
+      );
 }
 
-const KEEP = m('Time on the pail; a sample of each batch is kept.');
+const MARK = sentences(`
+  Write down the start time.
+  Keep a small sample of each batch, with its number.
+`);
 
 type MixKind = Mix['kind'];
 
 interface MixWords {
   title: Message;
-  text: () => Message;
+  says: () => Says;
+  warns?: Says;
   wrong: Wrong[];
 }
 
@@ -68,77 +71,91 @@ interface Mixing<K extends MixKind = MixKind> {
   title: Message;
 }
 
+/** What can go wrong while two parts are mixed: a putty is in the hand, anything else in a container. */
+const wrongsOf = (card: SystemCard): Wrong[] =>
+  formOf(card) === 'putty' ? [STREAKS] : [STREAKS, HOT];
+
+/** How two parts become one, by their form. */
+const mixTwo = (card: SystemCard, time: Quantified): Message[] =>
+  formOf(card) === 'putty'
+    ? sentences(`Knead both parts together for {time}.`, { time })
+    : sentences(
+        `
+          Mix both parts for {time}.
+          Scrape the sides and the bottom of the container while you mix.
+        `,
+        { time },
+      );
+
 function twoPart({ work, round, mix, time, mixed, title }: Mixing<'two-part'>): MixWords {
   const whole = work.schools.split === 'whole' || mix.wholeKit;
+  const together = [mixTwo(round.card, time), mixed, MARK];
   return whole && round.card.packUnit === 'ml'
     ? {
         title,
-        text: () =>
-          joined([
-            m(
-              'Whole kits: all of the hardener into all of the base, scrape the tin. Never split by eye: the pack is filled for what stays in it.',
-            ),
-            m('Mix {time}, scrape wall and base.', { time }),
-            mixed,
-            KEEP,
-          ]),
-        wrong: [STREAKS, HOT],
+        says: () => [
+          sentences(`
+            Pour all of the hardener into all of the base. Never split a kit.
+            Scrape the hardener pack empty.
+          `),
+          together,
+        ],
+        wrong: wrongsOf(round.card),
       }
     : {
         title,
-        text: () =>
-          joined([
-            partsText(work, round),
-            m('A clean tool for each part. Mix {time}, scrape wall and base of the pail.', {
-              time,
-            }),
-            mixed,
-            KEEP,
-          ]),
+        says: () => [
+          partsText(work, round),
+          sentences(`Use a clean tool for each part.`),
+          together,
+        ],
         wrong: [
-          STREAKS,
-          HOT,
-          wrong(t('Off ratio'), t('Add what the scale check says, before mixing starts.')),
+          ...wrongsOf(round.card),
+          wrong(t('The ratio is wrong'), t('Before you mix, add what the scale check says.')),
         ],
       };
 }
 
-function powderWater({ work, round, mix, time, title }: Mixing<'powder-water'>): MixWords {
+function powderWater({ work, round, mix, time, title, mixed }: Mixing<'powder-water'>): MixWords {
   const water = waterPerBag(mix, round.consistency) * 1000;
   const [batch] = round.batches;
-  const stone =
-    batch && batch.aG !== null && round.aggregatePct > 0
-      ? m('Then clean dry aggregate, {stone}, {pct} of the powder.', {
-          stone: grams((batch.aG * round.aggregatePct) / 100),
-          pct: q(round.aggregatePct, 'percent'),
-        })
-      : null;
   return {
     title,
-    text: () =>
-      joined([
-        partsText(work, round),
-        m(
-          'Powder into water, never the other way: {water} a bag. Three quarters of the water first, then the powder; mix {time}{rests, select, yes {, rest {rest}} other {}}; the last of the water to reach the slump.',
-          {
-            water: ml(water),
-            time,
-            rests: mix.restMinutes > 0 ? 'yes' : 'no',
-            rest: minutes(mix.restMinutes),
-          },
-        ),
-        stone,
-        m('Scrape the pail’s edge.'),
-      ]),
+    says: () => [
+      partsText(work, round),
+      sentences(
+        `
+          Pour three quarters of the water into the tub first.
+          Add the powder to the water and mix for {time}.
+        `,
+        { time },
+      ),
+      mix.restMinutes > 0 &&
+        sentences(`Let it rest for {rest}, then mix it again.`, { rest: minutes(mix.restMinutes) }),
+      sentences(`Add the rest of the water only until it is right, {water} for a bag at most.`, {
+        water: ml(water),
+      }),
+      batch &&
+        batch.aG !== null &&
+        round.aggregatePct > 0 &&
+        sentences(`Mix in {stone} of clean dry aggregate, {pct} of the powder.`, {
+          stone: grams((batch.aG * round.aggregatePct) / 100),
+          pct: q(round.aggregatePct, 'percent'),
+        }),
+      mixed,
+    ],
     wrong: [
-      wrong(t('Too stiff'), t('Mix again after the rest; water only up to the card’s.')),
+      wrong(
+        t('It is too stiff'),
+        t('Mix again after the rest. Add no more water than the card allows.'),
+      ),
       wrong(
         t('Water stands on it'),
-        t('It is too wet: throw it away. Powder added later does not correct it.'),
+        t('It is too wet: throw it away. More powder does not correct it.'),
       ),
       wrong(
         t('It stiffens in the tub'),
-        t('Add no more water. Throw it away, and make the next one smaller.'),
+        t('Add no water. Throw it away and make the next batch smaller.'),
       ),
     ],
   };
@@ -147,45 +164,56 @@ function powderWater({ work, round, mix, time, title }: Mixing<'powder-water'>):
 function cartridge({ mix, n, mixed }: Mixing<'cartridge'>): MixWords {
   return {
     title: m('Ready {n, plural, one {the cartridge} other {# cartridges}}', { n }),
-    text: () =>
-      joined([
-        m(
-          'Seal, plug and flow restrictor in their order. Level both parts, then the nozzle seated. Purge {purge} on a card: that is the cure witness, set it aside.',
-          { purge: ml(mix.purgeMl) },
-        ),
-        mixed,
-      ]),
+    says: () => [
+      sentences(
+        `
+          Take the plug out and press until both parts are level.
+          Put the mixer on.
+          Press {purge} onto a card. Keep it: it shows later whether the mix has cured.
+        `,
+        { purge: ml(mix.purgeMl) },
+      ),
+      mixed,
+    ],
     wrong: [
-      wrong(t('Two colours out of the nozzle'), t('Purge on; still two: a new nozzle.')),
-      wrong(t('It goes hard in the nozzle'), t('New nozzle, purge again.')),
+      wrong(
+        t('You see two colours at the mixer'),
+        t('Press out more. If you still see two colours, use a new mixer.'),
+      ),
+      wrong(t('The mixer goes hard'), t('Put a new mixer on and press out the same amount again.')),
     ],
   };
 }
 
 function waterSet({ work, mix, n }: Mixing<'water-set'>): MixWords {
-  const still = work.schools.soak === 'still';
   const soak = minutes(soakMinutes(mix, work.schools.soak));
   return {
     title: m('Soak {n, plural, one {one roll} other {# rolls, one at a time}}', { n }),
-    text: () =>
-      joined([
-        m('Gloves on, two pairs. Open one pouch only when ready to wrap.'),
-        still
-          ? m('Under water {soak} and still, no squeezing, lift out, let it drip.', { soak })
-          : m('Under water {soak}, squeeze {n, plural, one {once} other {# times}}, lift out.', {
-              soak,
-              n: mix.squeezes,
-            }),
-        m('It sets in minutes: wrap at once.'),
-      ]),
+    warns: sentences(`Put on two pairs of gloves. The resin does not come off skin.`),
+    says: () => [
+      sentences(`Open one packet, only when you are ready to wrap.`),
+      work.schools.soak === 'still'
+        ? sentences(
+            `
+              Hold the roll under water for {soak}. Do not squeeze it.
+              Lift it out and let it drip.
+            `,
+            { soak },
+          )
+        : sentences(
+            `
+              Hold the roll under water for {soak} and squeeze it {n, plural, one {once} other {# times}}.
+              Lift it out.
+            `,
+            { soak, n: mix.squeezes },
+          ),
+      sentences(`Wrap at once: it sets in minutes.`),
+    ],
     wrong: [
-      wrong(
-        t('Roll stiff in the pouch'),
-        t('The pouch leaked: throw it away and open the next one.'),
-      ),
+      wrong(t('The roll is stiff in its packet'), t('Throw it away and open the next packet.')),
       wrong(
         t('It sets before it is on'),
-        t('Cut it off, go on over it with the next roll; colder water.'),
+        t('Cut off what is loose. Wrap the next roll over it, soaked in colder water.'),
       ),
     ],
   };
@@ -196,21 +224,22 @@ function dissolved({ work, round, mix, time }: Mixing<'dissolved'>): MixWords {
   const solids = solidsFor(mix, work.survey.surface.slope) * 100;
   return {
     title: m('Make the filler'),
-    text: () =>
-      joined([
-        partsText(work, round),
-        m(
-          'Pellets of the same plastic into the solvent, {solids} solids: {level, select, yes {syrup for a flat} other {paste for a wall}}. Lid on between stirs, {time} in all. Too thick: solvent. Too thin: pellets.',
-          {
-            solids: q(solids, 'percent'),
-            level: level ? 'yes' : 'no',
-            time,
-          },
-        ),
-      ]),
+    warns: sentences(`Keep flames and sparks away. The solvent burns.`),
+    says: () => [
+      partsText(work, round),
+      sentences(
+        `
+          Put the pellets of the same plastic into the solvent: {solids} solids.
+          Close the lid. Stir now and then for {time}.
+          It must become a {level, select, yes {syrup} other {paste that does not run}}.
+        `,
+        { solids: q(solids, 'percent'), level: level ? 'yes' : 'no', time },
+      ),
+    ],
     wrong: [
-      wrong(t('Skin on it'), t('Stir it in with a little solvent; lid on.')),
-      wrong(t('Lumps'), t('Lid on, wait, stir again: they dissolve.')),
+      wrong(t('It is too thick'), t('Stir in a little solvent.')),
+      wrong(t('It is too thin'), t('Add pellets and let them dissolve.')),
+      wrong(t('There are lumps or a skin'), t('Stir them in, close the lid and wait.')),
     ],
   };
 }
@@ -218,15 +247,19 @@ function dissolved({ work, round, mix, time }: Mixing<'dissolved'>): MixWords {
 function lightCured({ time }: Mixing<'light-cured'>): MixWords {
   return {
     title: m('Ready the resin'),
-    text: () =>
-      m(
-        'Out of the light until it is placed. Milled glass stirred in slowly, {time}, so that no air goes in. No pigment: it blocks the light.',
+    says: () =>
+      sentences(
+        `
+          Keep the resin away from light until it is in place.
+          Stir the milled glass in slowly for {time}, so that no air gets in.
+          Add no pigment: it keeps the light out.
+        `,
         { time },
       ),
     wrong: [
       wrong(
-        t('Strings or a skin'),
-        t('Light has reached it: throw it away and take a fresh syringe.'),
+        t('It has strings or a skin'),
+        t('Light has reached it. Throw it away and take fresh resin.'),
       ),
     ],
   };
@@ -235,34 +268,61 @@ function lightCured({ time }: Mixing<'light-cured'>): MixWords {
 function crumb({ work, round, time, title }: Mixing<'crumb'>): MixWords {
   return {
     title,
-    text: () =>
-      joined([
-        partsText(work, round),
-        m(
-          'The binder into the granules, mix {time} until every grain is wet and none is dry at the bottom.',
-          { time },
-        ),
-      ]),
+    says: () => [
+      partsText(work, round),
+      sentences(
+        `
+          Pour the binder over the granules and mix for {time}.
+          Turn the bottom up: every grain must be wet.
+        `,
+        { time },
+      ),
+    ],
     wrong: [
-      wrong(t('Dry grains'), t('Mix on: a dry grain comes out of the mat.')),
-      wrong(t('Binder runs off'), t('Add granules by the ratio; pooled binder closes the mat.')),
+      wrong(t('Grains are dry'), t('Mix on until every grain is wet.')),
+      wrong(t('Binder runs off'), t('Add granules by the ratio.')),
     ],
   };
 }
 
+/** How a material in one part is made ready, by its form. */
+const READY: Partial<Record<Form, (time: Quantified) => Message[]>> = {
+  putty: (time) =>
+    sentences(
+      `
+        Put on clean gloves. Grease stops the putty from bonding.
+        Cut off what you need.
+        Knead it for {time}.
+      `,
+      { time },
+    ),
+  sealant: (time) =>
+    sentences(
+      `
+        Cut the nozzle to the width of the joint.
+        Load the gun. This takes {time}.
+      `,
+      { time },
+    ),
+  drops: (time) => sentences(`Open the tip and keep it dry. This takes {time}.`, { time }),
+  cement: (time) => sentences(`Stir the hardener into the cement for {time}.`, { time }),
+  sheet: (time) =>
+    sentences(`Take the sheet out of its film by its edges. This takes {time}.`, { time }),
+  liquid: (time) => sentences(`Stir it from the bottom for {time}.`, { time }),
+};
+
 function single({ round, time, n, mixed }: Mixing<'single'>): MixWords {
+  const form = formOf(round.card);
   return {
-    title: round.card.packs.some((p) => p.size < 100)
-      ? m('Make {n, plural, =0 {it} one {it} other {# pieces}} ready', { n })
-      : m('Make it ready'),
-    text: () =>
-      joined([
-        mixed,
-        m('Knead or stir {time}. Clean gloves: grease on them is grease in the bond.', {
-          time,
-        }),
-      ]),
-    wrong: [wrong(t('Two colours in it'), t('Knead on to one colour, up to its working life.'))],
+    title:
+      form === 'putty'
+        ? m('Make {n, plural, =0 {it} one {it} other {# pieces}} ready', { n })
+        : m('Make it ready'),
+    says: () => [READY[form]?.(time), mixed],
+    wrong:
+      form === 'putty'
+        ? [wrong(t('You see two colours'), t('Knead on to one colour, inside its working life.'))]
+        : [],
   };
 }
 
@@ -285,7 +345,7 @@ export function mixWords(work: Work, round: Round): MixWords {
   return words({
     ...{ work, round, mix, n },
     time: minutes(mix.mixMinutes),
-    mixed: m('{sign}.', { sign: mix.mixedSign }),
+    mixed: m('It is ready at this sign: {sign}.', { sign: mix.mixedSign }),
     title: m('Mix {n, plural, =0 {it} one {one batch} other {# batches}}', { n }),
   });
 }

@@ -1,6 +1,15 @@
+import { sentences } from '../message/sentences';
 import { t } from '../text/text';
-import { GRADE_NAMES, prepKindOf, TOOL_NAMES, TOOL_REACH } from '../materials/substrates';
-import { joined, m, mm, q, type Message } from '../message/message';
+import {
+  GRADE_NAMES,
+  prepKindOf,
+  TOOL_NAMES,
+  TOOL_REACH,
+  type PrepKind,
+  type Tool,
+} from '../materials/substrates';
+import type { Says } from '../message/sentences';
+import { m, mm, q, type Message } from '../message/message';
 import type { StepDraft } from '../work/step';
 import { aidName } from '../work/aids';
 import type { Need } from '../work/supplies';
@@ -17,13 +26,18 @@ export const degrease = (work: Work, more?: Extra): StepDraft =>
     does: 'wet',
     title: t('Degrease'),
     minutes: wipeMinutes(work),
-    text: () =>
-      m(
-        'New gloves. Degrease with {aid}, well past the damage, from clean to dirty, before any abrading. Rinse, dry.',
+    says: () =>
+      sentences(
+        `
+          Put on new gloves.
+          Wipe with {aid} from the clean side to the dirty side, well past the damage.
+          Rinse with clean water.
+          Let the surface dry.
+        `,
         { aid: aidName(work, 'degreaser') },
       ),
     extra: {
-      wrong: [wrong(t('Water beads on it'), t('Degrease again, with fresh rags.'))],
+      wrong: [wrong(t('Water forms drops on the surface'), t('Degrease again with fresh rags.'))],
       uses: ['degreaser'],
       figures: ['supply.degreaser'],
       ...more,
@@ -36,6 +50,22 @@ export const degreaserNeed = (work: Work, what: Message): Need => ({
   areaMm2: work.demand.prepMm2,
 });
 
+/** Dust of concrete harms the lungs. */
+const SILICA = sentences(
+  `Wear a P3 mask, and work wet or with dust extraction. The dust holds silica.`,
+);
+
+/** What a tool is on each kind of surface: nobody blasts rubber, or grinds a film to bare metal. */
+const PREP_WITH: Record<PrepKind, (tool: Tool) => string> = {
+  metal: (tool) => TOOL_NAMES[tool].toLowerCase(),
+  concrete: (tool) => TOOL_NAMES[tool].toLowerCase(),
+  rubber: (tool) =>
+    tool === 'hand' ? t('a wire brush and a rasp') : t('a rotary rasp at low speed'),
+  plastic: () => t('coarse abrasive paper'),
+  film: () => t('fine abrasive paper on a block'),
+  laminate: (tool) => (tool === 'hand' ? t('a scraper and a brush') : t('a small burr')),
+};
+
 /** Prepares to the card's grade with the chosen tool, over this extent; the profile is a reading. */
 export function gradeStep(work: Work, extentMm: number, more?: Extra): StepDraft {
   const { grade, profileUm } = work;
@@ -45,23 +75,24 @@ export function gradeStep(work: Work, extentMm: number, more?: Extra): StepDraft
     does: 'abrade',
     title: grade ? m('Prepare to {grade}', { grade }) : t('Prepare the surface'),
     minutes: gradeMinutes(work),
-    text: () =>
-      joined([
-        grade && m('{grade}: {what}.', { grade, what: GRADE_NAMES[grade] }),
-        extentMm > 0
-          ? m('{tool}, {extent} past the damage each way.', {
-              tool: TOOL_NAMES[tool],
-              extent: mm(extentMm),
-            })
-          : m('{tool}.', { tool: TOOL_NAMES[tool] }),
-        profileUm &&
-          m('Profile {min} to {max}, peak to valley.', {
-            min: q(profileUm.min, 'thinFilm'),
-            max: q(profileUm.max, 'thinFilm'),
-          }),
-        kind === 'concrete' && m('Wet, or with extraction, and a P3 mask: the dust is silica.'),
-        inZone(work) && NO_SPARK,
-      ]),
+    says: () => [
+      m(
+        'Clean with {tool}{extent, select, none {} other { to {past} past the edge of the damage}}.',
+        {
+          tool: PREP_WITH[kind](tool),
+          extent: extentMm > 0 ? 'some' : 'none',
+          past: mm(extentMm),
+        },
+      ),
+      grade && m('Grade to reach: {grade}, {what}.', { grade, what: GRADE_NAMES[grade] }),
+      profileUm &&
+        m('Measure the profile: {min} to {max}, peak to valley.', {
+          min: q(profileUm.min, 'thinFilm'),
+          max: q(profileUm.max, 'thinFilm'),
+        }),
+      inZone(work) && NO_SPARK,
+    ],
+    warns: kind === 'concrete' && SILICA,
     extra: {
       hold: profileUm
         ? {
@@ -82,14 +113,13 @@ export function gradeStep(work: Work, extentMm: number, more?: Extra): StepDraft
           ? [
               wrong(
                 t('Profile too low'),
-                t('Sharper or coarser grit; polished metal does not hold.'),
+                t(
+                  'Use a coarser or sharper abrasive. Repair material does not hold on polished metal.',
+                ),
               ),
-              wrong(
-                t('Rust bloom before mixing'),
-                t('Clean again. Bare metal waits hours, not days.'),
-              ),
+              wrong(t('Rust bloom before mixing'), t('Prepare the surface again.')),
             ]
-          : [wrong(t('Shiny places left'), t('Go over them again: matt all over.'))],
+          : [wrong(t('Shiny places are left'), t('Abrade them until they are matt.'))],
       ...more,
     },
   });
@@ -97,14 +127,18 @@ export function gradeStep(work: Work, extentMm: number, more?: Extra): StepDraft
 
 /** Removes dust after abrading: dust prevents bonding. */
 export const dustOff = (
-  text = t('Vacuum, then brush, then oil-free air. Dust is a release agent.'),
+  says: Says = sentences(`
+    Vacuum the surface.
+    Brush it.
+    Blow it clean with oil-free air.
+  `),
   more?: Extra,
 ): StepDraft =>
   prep('dust-off', {
     does: 'dust-off',
     title: t('Dust off'),
     minutes: 5,
-    text: () => m(text),
+    says: () => says,
     extra: more,
   });
 
@@ -114,13 +148,10 @@ export const drillEnds = (count: number, sparks: boolean): StepDraft =>
     does: 'open-up',
     title: t('Drill the ends'),
     minutes: 4 * count,
-    text: () =>
-      m(
-        'A {diameter} hole at each end of {n, plural, one {the crack} other {each of the # cracks}}, or it runs on.',
-        {
-          diameter: mm(3),
-          n: count,
-        },
+    says: () =>
+      sentences(
+        `Drill a {diameter} hole at each end of {n, plural, one {the crack} other {each of the # cracks}}.`,
+        { diameter: mm(3), n: count },
       ),
     extra: { sparks },
   });
@@ -131,12 +162,16 @@ export const sweat = (): StepDraft =>
     does: 'wet',
     title: t('Sweat the casting'),
     minutes: 90,
-    text: () =>
-      m(
-        'Warm the casting slowly until oil and salt sweat out, wipe, let it cool, degrease again. Repeat until nothing comes; watch for bleeding.',
-      ),
+    says: () =>
+      sentences(`
+        Warm the casting slowly until oil and salt come out.
+        Wipe it while it is warm.
+        Let it cool.
+        Degrease it again.
+        Repeat until nothing more comes out.
+      `),
     extra: {
-      wrong: [wrong(t('Dark patches come back'), t('Warm and clean once more before going on.'))],
+      wrong: [wrong(t('Dark patches come back'), t('Warm and clean the casting once more.'))],
     },
   });
 
@@ -146,7 +181,15 @@ export const mask = (extentMm: number, more?: Extra): StepDraft =>
     does: 'mask',
     title: t('Mask'),
     minutes: 10,
-    text: () => m('Mask {extent} out, pressed tight, with a pull tab.', { extent: mm(extentMm) }),
+    says: () =>
+      sentences(
+        `
+          Put masking tape round the area, {extent} past the edge of the damage.
+          Press the tape down.
+          Leave a pull tab at one end.
+        `,
+        { extent: mm(extentMm) },
+      ),
     extra: more,
   });
 
@@ -156,14 +199,21 @@ export const release = (work: Work, parts: Message, more?: Extra): StepDraft[] =
     does: 'release',
     title: t('Release agent'),
     minutes: 15,
-    text: () =>
-      m('{aid} on {parts}: two thin coats. None on the repair surface; change gloves after.', {
-        aid: aidName(work, 'release'),
-        parts,
-      }),
+    says: () =>
+      sentences(
+        `
+          Put two thin coats of {aid} on {parts}.
+          Keep it off the repair surface.
+          Change your gloves afterwards.
+        `,
+        { aid: aidName(work, 'release'), parts },
+      ),
     extra: {
       wrong: [
-        wrong(t('Release on the repair surface'), t('Wipe it off with solvent, prepare it again.')),
+        wrong(
+          t('Release agent is on the repair surface'),
+          t('Wipe it off with solvent. Prepare the surface again.'),
+        ),
       ],
       uses: ['release'],
       figures: ['supply.release'],
@@ -174,7 +224,7 @@ export const release = (work: Work, parts: Message, more?: Extra): StepDraft[] =
     does: 'wait',
     title: t('Let the release dry'),
     minutes: 0,
-    text: () => m('Dry to the touch, or it prints through.'),
+    says: () => sentences(`Wait until the release agent is dry to the touch.`),
     extra: {
       hold: {
         kind: 'countdown',
@@ -191,9 +241,14 @@ export const wipe = (work: Work, more?: Extra): StepDraft =>
     does: 'wipe',
     title: t('Last wipe, new gloves'),
     minutes: 10,
-    text: () =>
-      m(
-        'Wipe with {aid} on a lint-free cloth, one way, and let it flash off for {flash}. From here no bare hand touches it.',
+    says: () =>
+      sentences(
+        `
+          Put on new gloves.
+          Wipe with {aid} on a lint-free cloth, in one direction.
+          Let it dry for {flash}.
+          Do not touch the surface again.
+        `,
         { aid: aidName(work, 'wipe'), flash: q(flashMinutes(work, 'wipe'), 'time') },
       ),
     extra: { uses: ['wipe'], figures: ['supply.wipe'], ...more },

@@ -1,12 +1,11 @@
-import { joined, m, type Message } from '../message/message';
+import type { Says } from '../message/sentences';
+import { m, type Message } from '../message/message';
 import type { StepDraft } from '../work/step';
 import type { Work } from '../work/work';
 import { step, type More } from './step';
 
 /** What a family may add to a step of Prep. */
-export type Extra = More & { extra?: Message | false };
-const withExtra = (text: Message, extra?: Message | false): Message =>
-  extra ? joined([text, extra]) : text;
+export type Extra = More & { extra?: Says };
 
 /** A step of Prep with its own name. */
 export const prep = (
@@ -15,13 +14,15 @@ export const prep = (
     does,
     title,
     minutes,
-    text,
+    says,
+    warns,
     extra: { extra, ...more } = {},
   }: {
     does: StepDraft['does'];
     title: string | Message;
     minutes: number;
-    text: () => Message;
+    says: () => Says;
+    warns?: Says;
     extra?: Extra;
   },
 ): StepDraft =>
@@ -30,7 +31,8 @@ export const prep = (
     does,
     title,
     minutes,
-    text: () => withExtra(text(), extra),
+    says: () => [says(), extra],
+    warns,
     ...more,
   });
 

@@ -1,4 +1,5 @@
 import { MILESTONE_NAMES, type MilestoneId, type Needed } from '../materials/milestones';
+import type { Says } from '../message/sentences';
 import { m, type Message } from '../message/message';
 import { touchMinutes } from '../work/batching';
 import { neededOn, type Round } from '../work/round';
@@ -7,8 +8,8 @@ import type { StationId } from '../work/stations';
 import type { SharedStep } from '../work/ids';
 
 /** Optional parts of a step, besides name, title, minutes and text. */
-export type More = Partial<Omit<StepDraft, 'name' | 'text' | 'title'>>;
-export type Text = Message | (() => Message);
+export type More = Partial<Omit<StepDraft, 'name' | 'says' | 'title'>>;
+export type Text = Says | (() => Says);
 type Title = string | Message;
 
 /** A fault with its sign and remedy. */
@@ -37,7 +38,7 @@ export const notBefore = (
 };
 
 /** A step besides its name: what it says; how long it takes; what is done. */
-type Told = More & { title: Title; text: Text };
+type Told = More & { title: Title; says: Text };
 type Timed = Told & { minutes: number };
 type Whole = Timed & { does: StepDraft['does'] };
 
@@ -61,13 +62,13 @@ export function stepsOf<Own extends string = never>(
   type Name = SharedStep | Own;
   const make = (
     name: Name,
-    { title, text, ...more }: Whole & { station: StationId },
+    { title, says: text, ...more }: Whole & { station: StationId },
   ): StepDraft => ({
     name,
     hold: { kind: 'check' },
     ...more,
     title: typeof title === 'string' ? m(title) : title,
-    text: typeof text === 'function' ? text : () => text,
+    says: typeof text === 'function' ? text : () => text,
   });
   const made: Omit<Maker<Name>, never> = {
     prep: (name, told) => make(name, { station: 'prep', ...told }),

@@ -1,6 +1,9 @@
+import { perDamage } from './perDamage';
+import { sentences } from '../message/sentences';
 import { t } from '../text/text';
 import { fittingFactor, type Wrapped } from '../work/wrap';
 import { formatFigure, line } from '../calc/calc';
+import type { Says } from '../message/sentences';
 import { m, mm, q, type Message } from '../message/message';
 import { figureOf, type Figure } from '../work/figure';
 import type { StepDraft } from '../work/step';
@@ -19,28 +22,41 @@ export const rollMl = ({ wrap, card }: Work): number =>
 export function layTape(
   work: Work,
   round: Round,
-  { title, extra, more = {} }: { title: Message; extra: Message; more?: More },
+  { title, extra, more = {} }: { title: Message; extra: Says; more?: More },
 ): StepDraft {
   const { wrap } = work;
-  const lay = wrap?.lays[0];
   return step.touch(round, 'place', {
     title,
-    text: m(
-      'Start {half} before the middle of the damage with one square turn. Tight, half overlapped, {passes, plural, one {one pass} other {# passes to and fro}} for {layers} layers; a square turn at the end. {metres} of tape {width} wide{n, plural, one {} other { over # places}}, the next roll begun inside the life of this one. {extra}',
-      {
-        half: mm((wrap?.lengthsMm[0] ?? 0) / 2),
-        passes: lay?.passes ?? 0,
-        layers: wrap?.layers ?? 0,
-        metres: q((wrap?.metres ?? 0) * 1000, 'run'),
-        width: mm(wrap?.widthMm ?? 0),
-        n: wrap?.lays.length ?? 1,
-        extra,
-      },
-    ),
+    says: [
+      work.wrap?.lays.length === 1
+        ? null
+        : sentences(`Wrap {n} places, one after the other.`, { n: wrap?.lays.length ?? 1 }),
+      sentences(
+        `
+          Start at this distance before the middle of the damage: {half}.
+          Begin with one square turn. Pull the tape tight and overlap it by half.
+          Number of passes: {passes}. They make {layers, plural, one {one layer} other {# layers}}.
+          End with one square turn.
+          Length of tape, {width} wide: {metres}.
+        `,
+        {
+          half: perDamage((wrap?.lengthsMm ?? []).map((length) => mm(length / 2))),
+          passes: perDamage((wrap?.lays ?? []).map((l) => q(l.passes, 'count'))),
+          layers: wrap?.layers ?? 0,
+          width: mm(wrap?.widthMm ?? 0),
+          metres: perDamage((wrap?.lays ?? []).map((l) => q(l.metres * 1000, 'run'))),
+        },
+      ),
+      round.batches.length > 1 && sentences(`Use the next roll while this one is still soft.`),
+      extra,
+    ],
     figures: ['layers', 'tape', 'tapeWidth', 'wrapLength', 'wrapThick'],
     wrong: [
-      wrong('A wrinkle', t('Pull back to it and lay it again while it is wet.')),
-      wrong(t('Dry cloth'), t('Wet it, squeeze through; a dry ply is no ply.')),
+      wrong(
+        t('A wrinkle'),
+        t('Pull the tape back to the wrinkle and lay it again while it is wet.'),
+      ),
+      wrong(t('Dry cloth'), t('Wet it and squeeze the resin through. A dry ply carries nothing.')),
     ],
     ...more,
   });

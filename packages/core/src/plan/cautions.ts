@@ -39,37 +39,45 @@ const always = () => true;
 const table: CautionRule[] = [
   {
     id: 'isolate',
-    text: t('Isolate, lock off, prove no pressure and no stored energy before opening.'),
+    text: t('Isolate and lock off before you open anything. Stored energy and pressure kill.'),
     when: always,
   },
   {
     id: 'pressure',
     text: t(
-      'Pressure: drained and vented before, raised in steps after, nobody in line with the repair. The law on pressure equipment decides.',
+      'Drain and vent before the work. Raise the pressure in steps, with nobody in line with the repair. The law on pressure equipment decides.',
     ),
     when: (job) => trade('pressure')(job) || job.work.demand.pressureBar > 0,
   },
   {
     id: 'hot-work',
-    text: t('Grinding is hot work: permit, fire watch, no flammable vapour near.'),
-    when: ({ work }) => toolUsed(work) !== 'hand',
+    text: t('Get a hot work permit and a fire watch. Sparks light vapour.'),
+    when: ({ steps }) => steps.some((s) => s.sparks),
   },
   {
     id: 'area',
     text: t(
-      'Explosive area: non-sparking tools only, earth everything, gas test before each start.',
+      'Use only non-sparking tools. Earth all equipment and test for gas before each start. The area can explode.',
     ),
     when: ({ work }) => work.survey.site.area !== 'safe',
   },
   {
     id: 'confined',
-    text: t('Closed space: permit, gas test, air blown through, somebody outside.'),
+    text: t(
+      'Do not enter the closed space without a permit, a gas test, fresh air and a person outside. Bad air kills.',
+    ),
     when: ({ work }) => work.demand.closed,
   },
-  { id: 'dust', text: t('Grinding dust: extract it, mask and eye protection on.'), when: always },
+  {
+    id: 'dust',
+    text: t('Wear a dust mask and eye protection, and extract the dust. It harms lungs and eyes.'),
+    when: does('abrade'),
+  },
   {
     id: 'silica',
-    text: t('Concrete dust holds silica: wet or extracted, a P3 mask, never swept dry.'),
+    text: t(
+      'Wear a P3 mask, work wet or with extraction, and never sweep dry. Concrete dust holds silica.',
+    ),
     when: (job) =>
       trade('silica')(job) ||
       (prepKindOf(job.work.demand.material) === 'concrete' && does('abrade')(job)),
@@ -77,140 +85,167 @@ const table: CautionRule[] = [
   {
     id: 'rubber-dust',
     text: t(
-      'Rubber dust smoulders and harms the lungs: low speed, extraction, mask, no hot heap of it left.',
+      'Buff at low speed, with a mask and extraction. Leave no heap of rubber dust: it can smoulder.',
     ),
     when: trade('rubber-dust'),
   },
   {
     id: 'solvent',
-    text: t('Solvents burn: no ignition, ventilate, rags into a closed metal bin.'),
+    text: t(
+      'Keep flames and sparks away, ventilate, and put rags into a closed metal bin. Solvents burn.',
+    ),
     when: (job) => hazard('solvent', 'flammable')(job) || job.used.some((c) => c.flammable),
   },
   {
     id: 'no-ignition',
     text: t(
-      'The filler’s solvent is highly flammable: no flame, spark or hot surface within five metres, air blown through.',
+      'Keep flames, sparks and hot parts five metres away, and blow fresh air over the place. The solvent of the filler burns easily.',
     ),
     when: (job) => trade('no-ignition')(job) && job.work.card.flammable,
   },
   {
     id: 'no-ship',
-    text: t('It may not be shipped: buy it locally.'),
+    text: t('Buy the solvent near the site. It may not be sent by post.'),
     when: (job) => trade('no-ship')(job) && job.work.card.flammable,
   },
   {
     id: 'amine',
     text: t(
-      'The hardener can make skin allergic for life: gloves, long sleeves, wash at once. No solvent on skin.',
+      'Wear gloves and long sleeves, and wash splashes off at once with soap. The hardener can cause an allergy for life.',
     ),
     when: hazard('amine'),
   },
   {
     id: 'isocyanate',
     text: t(
-      'Isocyanate can make the lungs allergic for life: gloves, air, no spraying; nobody with asthma.',
+      'Wear gloves, ventilate, and do not spray. Isocyanate can cause an allergy for life; people with asthma keep away.',
     ),
     when: hazard('isocyanate'),
   },
   {
     id: 'acrylate',
-    text: t('Uncured resin makes skin allergic: nitrile gloves, changed often.'),
+    text: t('Wear nitrile gloves and change them often. Uncured resin can cause an allergy.'),
     when: hazard('acrylate'),
   },
   {
     id: 'instant-bond',
-    text: t('It bonds skin in seconds: glasses on, warm soapy water, never pull.'),
+    text: t(
+      'Wear glasses. If skin sticks together, use warm soapy water and never pull. It bonds skin in seconds.',
+    ),
     when: hazard('instant-bond'),
   },
   {
     id: 'alkaline',
     text: t(
-      'Alkaline, as wet cement and cleaners are: it burns skin and eyes. Gloves, glasses, rinse at once.',
+      'Wear gloves and glasses, and rinse splashes at once. Alkaline cleaners and wet cement burn skin and eyes.',
     ),
     when: hazard('alkaline'),
   },
   {
     id: 'exotherm',
-    text: t('Mixed material left in a bucket gets hot and smokes: spread leftovers thin.'),
+    text: t(
+      'Spread what is left in a thin layer. Mixed material in a container gets hot and smokes.',
+    ),
     when: hazard('exotherm'),
   },
   {
     id: 'acid',
-    text: t('Corrosive residue: neutralise, flush, face shield.'),
+    text: t(
+      'Wear a face shield, and neutralise and flush what is left of the product. It burns skin and eyes.',
+    ),
     when: ({ work }) =>
       ['mineral-acid', 'caustic', 'lime-milk'].includes(work.demand.service.medium),
   },
   {
     id: 'acid-etch',
     text: t(
-      'Etch cleaner: acid into water, face shield, apron; neutralise before it goes to the drain.',
+      'Wear a face shield and an apron, and pour acid into water, never water into acid. Neutralise it before it goes to the drain.',
     ),
     when: ({ used }) => used.some((c) => c.role === 'aid' && c.use === 'etch'),
   },
   {
     id: 'heat',
-    text: t('Heating: no naked flame on solvent-wet parts; hot surfaces.'),
+    text: t('Use no open flame near solvent, and do not touch hot parts. Heat burns.'),
     when: ({ steps }) => steps.some((s) => s.does === 'heat' || s.name === 'sweat'),
   },
   {
     id: 'blast',
-    text: t('Blasting: air-fed helmet, area closed, hose restraint.'),
-    when: ({ work }) => toolUsed(work) === 'blast',
+    text: t('Wear an air-fed helmet, close the area and secure the hose. Blast grit injures.'),
+    when: ({ work, steps }) =>
+      toolUsed(work) === 'blast' &&
+      ['metal', 'concrete'].includes(prepKindOf(work.demand.material)) &&
+      steps.some((s) => s.name === 'grade'),
   },
   {
     id: 'lamp',
-    text: t('Curing lamp: goggles for its light on everybody near, never look in, hot in front.'),
+    text: t(
+      'Wear lamp goggles, everybody near. Never look into the curing lamp: its light harms the eyes.',
+    ),
     when: (job) => trade('lamp')(job) || hazard('lamp')(job),
   },
   {
     id: 'lamp-heat',
-    text: t('A heating lamp: fixed, watched, nothing that burns near; solvent flashed off first.'),
+    text: t('Fix and watch a heating lamp. Let solvent dry first: it can catch fire.'),
     when: trade('lamp-heat'),
   },
   {
     id: 'moving',
     text: t(
-      'A belt can run back by its own load: hold it, and the load, before a hand goes on it.',
+      'Lock the belt and hold its load before you touch it. A belt can run back by its own load.',
     ),
     when: trade('moving'),
   },
   {
     id: 'tyre',
     text: t(
-      'Tyres: wheel off load, core out, inflated in a cage by a remote hose; never stand in line with it.',
+      'Take the load off the wheel and the core out. Inflate in a cage by a remote hose, out of line: a tyre can burst.',
     ),
     when: trade('tyre'),
   },
   {
     id: 'discharge',
-    text: t('Boards: unplugged, capacitors discharged and proved. Not for boards that guard life.'),
+    text: t(
+      'Unplug the board and discharge its capacitors. Do not repair boards that protect life.',
+    ),
     when: trade('discharge'),
   },
   {
     id: 'injection',
-    text: t('Injection under pressure: face shield, two pairs of gloves, nobody below the port.'),
+    text: t(
+      'Wear a face shield and two pairs of gloves, and keep everybody from below the port. Resin can spray.',
+    ),
     when: ({ steps }) => steps.some((s) => s.name === 'inject'),
   },
   {
     id: 'water',
-    text: t('Work over or in water: life-jacket, line, rescue ready; divers are a licensed trade.'),
+    text: t('Wear a life-jacket and a line, with a rescuer ready. Only licensed divers dive.'),
     when: trade('water'),
   },
-  { id: 'alone', text: t('Nobody works alone here.'), when: trade('alone') },
-  { id: 'height', text: t('Height: platform, harness, tools on lanyards.'), when: trade('height') },
+  { id: 'alone', text: t('Do not work alone here.'), when: trade('alone') },
+  {
+    id: 'height',
+    text: t('Use a platform and a harness, and tie tools to a line. Falls and falling tools kill.'),
+    when: trade('height'),
+  },
   {
     id: 'traffic',
-    text: t('Vehicles: lane closed, high-visibility, a banksman.'),
+    text: t(
+      'Close the lane, wear high-visibility clothing, and let a person guide vehicles. Vehicles kill.',
+    ),
     when: trade('traffic'),
   },
   {
     id: 'high-voltage',
-    text: t('High-voltage holiday test: earthed, dry, no vapour, nobody with a pacemaker.'),
+    text: t(
+      'Earth the part, keep it dry and free of vapour, and keep people with a pacemaker away. The test uses high voltage.',
+    ),
     when: ({ steps }) => steps.some((s) => s.name === 'holiday' && s.figures.includes('holiday')),
   },
   {
     id: 'waste',
-    text: t('Unmixed parts, leftovers and rags are hazardous waste: follow your site’s rules.'),
+    text: t(
+      'Throw unmixed parts, leftovers and rags away by the rules of your site. They are hazardous waste.',
+    ),
     when: always,
   },
 ];

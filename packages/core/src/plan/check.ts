@@ -1,5 +1,6 @@
 import { m, minutes, type Message } from '../message/message';
 import type { Plan, PlanRound } from './plan';
+import { falseSentences } from './words';
 
 /** The laws of a plan; a finding says what was checked, and the margin. */
 export type Law =
@@ -16,7 +17,8 @@ export type Law =
   | 'labour'
   | 'ready'
   | 'slot'
-  | 'figure';
+  | 'figure'
+  | 'words';
 
 export interface Finding {
   law: Law;
@@ -310,6 +312,12 @@ function safety(plan: Plan): Finding[] {
   ];
 }
 
+/** No sentence is untrue of the material, the tool, the surface or the place. */
+const words = (plan: Plan): Finding[] =>
+  falseSentences(plan).map(({ said, needs }) =>
+    found('words', { ok: false, about: m('“{said}” is true only for {needs}', { said, needs }) }),
+  );
+
 /**
  * Checks every limit in a saved plan, each with its margin: working life, links, order, amounts, supplies, window,
  * approvals, classified areas. Reads only the plan and shares no code with the planner, so that a fault in one shows in
@@ -323,4 +331,5 @@ export const checkPlan = (plan: Plan): Finding[] => [
   ...worked(plan),
   ...times(plan),
   ...safety(plan),
+  ...words(plan),
 ];

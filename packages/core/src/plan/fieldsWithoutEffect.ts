@@ -9,6 +9,7 @@ import { word } from '../message/word';
 import type { SiteSettings } from '../site/site';
 import type { UnitSystem } from '../units/quantities';
 import type { Lot } from '../work/draw';
+import { stepWords } from '../work/step';
 import { weatherFor } from '../work/weather';
 import type { WeatherHour } from '../work/context';
 import { makePlan } from './make';
@@ -46,7 +47,7 @@ function outcomeOf(survey: Survey, { cards, site, hours = [], shelf }: EffectInp
     plan.plan;
   const told = JSON.stringify([
     verdicts,
-    steps.map((s) => [s.name, word(s.text), s.hold]),
+    steps.map((s) => [s.name, stepWords(s), s.hold]),
     schedule,
     Object.values(figures).map((f) => [f.id, f.value]),
     supplies.map((s) => [s.id, s.picks]),

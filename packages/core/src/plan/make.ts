@@ -21,7 +21,8 @@ import { approversOf, cautionsOf, gearOf } from './cautions';
 import { checkPlan } from './check';
 import { costFigures } from './costs';
 import { nextFigures, type Next } from './nextOption';
-import { roundOf, stepOf } from './planParts';
+import { thingsOf } from './things';
+import { remediesOnce, roundOf, stepOf } from './planParts';
 import { figuresOf, mainRoundOf } from './figures';
 import {
   heatFigures,
@@ -179,7 +180,8 @@ function afterwards({ survey, card, match, job }: Made) {
 function assembled(made: Made): Plan {
   const { survey, card, site, match, job, laid, main, madeAt, context } = made;
   const { work, draft, family } = job;
-  const steps = laid.steps.map(stepOf);
+  const rounds = draft.rounds.map((r, i) => roundOf(r, draft.rounds[i - 1], laid));
+  const steps = remediesOnce(laid.steps.map(stepOf), rounds);
   const supplied = suppliesOf(work, { main: card, rounds: draft.rounds, needs: draft.needs });
   const { supplies, used } = supplied;
   const next = nextOption(match, survey, context);
@@ -203,7 +205,7 @@ function assembled(made: Made): Plan {
     schools: work.schools as Record<string, string>,
     seconds: { ...context.seconds },
     heldC: work.heldC,
-    rounds: draft.rounds.map((r, i) => roundOf(r, draft.rounds[i - 1], laid)),
+    rounds,
     steps,
     links: laid.links,
     schedule: laid.slots,
@@ -227,6 +229,7 @@ function assembled(made: Made): Plan {
     ...afterwards(made),
     cautions: cautionsOf(done),
     gear: gearOf(done),
+    tools: thingsOf(steps),
     approvers: approversOf(done),
   };
 }

@@ -14,7 +14,7 @@ import { HeatOption, WorkWindow } from './outlook';
 import { NextOption } from './nextOption';
 
 /** The version of core that made a plan: an old plan keeps its figures when a formula changes. */
-export const CORE_VERSION = '0.3.0';
+export const CORE_VERSION = '0.4.0';
 
 export const PlanBatch = z.strictObject({
   /** Numbered through the whole job. */
@@ -113,6 +113,8 @@ export const Plan = z.strictObject({
   removal: z.array(MessageSchema),
   cautions: z.array(z.strictObject({ id: z.enum(CAUTION_IDS), text: z.string() })),
   gear: z.array(z.string()),
+  /** Tools and small things that the steps name; absent in plans made before they were listed. */
+  tools: z.array(z.string()).optional(),
   approvers: z.array(z.string()),
 });
 export type Plan = z.infer<typeof Plan>;

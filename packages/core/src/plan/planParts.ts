@@ -1,6 +1,7 @@
+import { saidOf } from '../message/sentences';
 import type { Schedule, ScheduledStep } from '../schedule/scheduleJob';
 import { momentsOf, neededOn, type Round } from '../work/round';
-import { listed, type Step } from '../work/step';
+import { listed, type Step, type Wrong } from '../work/step';
 import { crewOf } from '../work/work';
 import { type PlanRound } from './plan';
 
@@ -12,7 +13,8 @@ export function stepOf({ draft, id, minutes }: ScheduledStep): Step {
     round: draft.round?.id ?? null,
     does: draft.does,
     title: draft.title,
-    text: draft.text(),
+    says: saidOf(draft.says()),
+    warns: saidOf(draft.warns),
     minutes,
     people: draft.people ?? 1,
     eachBatch: draft.touch ?? false,
@@ -23,6 +25,29 @@ export function stepOf({ draft, id, minutes }: ScheduledStep): Step {
     figures: listed(draft.figures),
     uses: listed(draft.uses),
   };
+}
+
+/** Steps of one kind with one material go wrong in the same ways. */
+const sameKind = (rounds: readonly PlanRound[], one: Step, other: Step): boolean => {
+  const cardOf = ({ round }: Step) => rounds.find((r) => r.id === round)?.card.code;
+  return one.name === other.name && cardOf(one) === cardOf(other);
+};
+
+/** The steps with each remedy told once for a material: where it is first needed. */
+export const remediesOnce = (steps: readonly Step[], rounds: readonly PlanRound[]): Step[] =>
+  steps.map((step, i) => {
+    const told = steps.slice(0, i).filter((other) => sameKind(rounds, step, other));
+    const known = new Set(told.flatMap((s) => s.wrong.map((w) => JSON.stringify(w))));
+    return { ...step, wrong: step.wrong.filter((w) => !known.has(JSON.stringify(w))) };
+  });
+
+/** What can go wrong with a step, with what its plan told at an earlier step of the same kind. */
+export function remediesOf(
+  { steps, rounds }: { steps: readonly Step[]; rounds: readonly PlanRound[] },
+  step: Step,
+): Wrong[] {
+  const at = steps.findIndex((s) => s.id === step.id);
+  return steps.slice(0, at + 1).flatMap((s) => (sameKind(rounds, step, s) ? s.wrong : []));
 }
 
 export function roundOf(round: Round, before: Round | undefined, laid: Schedule): PlanRound {

@@ -194,7 +194,7 @@ export const placeRules: Rule[] = [
         return fitsIf(
           () =>
             m(
-              'the air is measured free of gas before it is opened, and {closed, select, yes {blown through } other {}}while it is used',
+              'the air is tested for gas before and during its use{closed, select, yes {, and kept flowing} other {}}',
               { closed: demand.closed ? 'yes' : 'no' },
             ),
           t('Its vapour burns, and this is zone 2.'),

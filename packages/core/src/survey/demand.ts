@@ -129,7 +129,7 @@ type Given = Pick<Demand, 'needed' | 'bodies' | 'longestMm' | 'prepMm2'> &
 /** The condition to coat or protect a substrate that corrodes round any repair. */
 function eatenBy(material: Substrate, met: ServiceNeed): RouteCondition[] {
   const because = eaten(material, met);
-  const condition = m('all of the bare {name} that is wetted is coated, not the damage alone', {
+  const condition = m('all bare {name} that is wetted is coated', {
     name: SUBSTRATE_NAMES[material].toLowerCase(),
   });
   return because ? [{ id: 'corrosion', condition, because }] : [];

@@ -23,6 +23,9 @@ interface Amount extends Base {
   min: number;
   max: number;
   step: number;
+  /** A number of things, such as bolts. */
+  whole?: true;
+
   /** Its usual value by another answer: filled in until somebody types one. */
   follows?: Follows;
 }
@@ -57,6 +60,13 @@ type AmountSpec = Omit<Amount, 'kind' | 'quantity'>;
 export function amount(quantity: QuantityId, spec: AmountSpec): QuantityField {
   return { kind: 'quantity', quantity, ...spec, schema: z.number().min(spec.min).max(spec.max) };
 }
+
+/** A number of things: whole. */
+export const count = (spec: AmountSpec): QuantityField => ({
+  ...amount('count', spec),
+  whole: true,
+  schema: z.int().min(spec.min).max(spec.max),
+});
 
 /** The same, asked only while another field of its group has one of the given values; otherwise null. */
 export function amountWhen(

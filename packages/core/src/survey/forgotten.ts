@@ -89,13 +89,11 @@ const seenTo = (
 const SKIN_ASKS: Record<Skin, Asks> = {
   bare: NOTHING,
   galvanised: seenTo('galvanised', {
-    condition: t('the zinc is ground off to the steel past the repair, with its fume drawn off'),
+    condition: t('the zinc is ground off past the repair, with extraction'),
     because: t('What is laid on zinc holds to the zinc, and the zinc comes off.'),
   }),
   'oil-soaked': seenTo('oil-soaked', {
-    condition: t(
-      'the oil is sweated out with heat, washed off hot, blasted again and watched for bleeding',
-    ),
+    condition: t('the oil is sweated out with heat and washed off'),
     because: t('The metal drank oil: it comes out again under the repair.'),
     steps: ['sweat'],
   }),

@@ -43,7 +43,7 @@ export const lineConditions = ({ buried }: Pick<Line, 'buried'>): RouteCondition
     ? [
         {
           id: 'buried',
-          condition: m('it is dug free all round, with the trench shored and dry'),
+          condition: m('it is dug free in a dry, shored trench'),
           because: m('It lies in the ground: a wrap goes right round, and the cure wants it open.'),
         },
       ]

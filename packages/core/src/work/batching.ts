@@ -250,7 +250,7 @@ export function batching(ask: Ask): Batching {
       moreHands === 0 && !cooled
         ? null
         : m(
-            '{hands, plural, =0 {} one {one more person helps} other {# more people help}}{both, select, yes { and } other {}}{cooled, select, yes {the parts are cooled to {pail} before they are mixed} other {}}; else it is not placed in its life',
+            '{hands, plural, =0 {} one {one more person} other {# more people}}{both, select, yes { and } other {}}{cooled, select, yes {parts cooled to {pail} before mixing} other {}}, to place it in its working life',
             {
               hands: moreHands,
               cooled: cooled ? 'yes' : 'no',

@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import { MilestoneId } from '../materials/milestones';
+import type { UnitSystem } from '../units/quantities';
+import { word } from '../message/word';
 import { PERMISSIONS } from '../materials/words';
+import { saidOf, type Says } from '../message/sentences';
 import { MessageSchema, type Message } from '../message/message';
 import { StationId } from './stations';
 import type { Figure } from './figure';
@@ -97,7 +100,12 @@ export const Step = z.strictObject({
   round: z.string().nullable(),
   does: z.enum(DOES),
   title: MessageSchema,
-  text: MessageSchema,
+  /** Its sentences in their order, one instruction each. */
+  says: z.array(MessageSchema).optional(),
+  /** Warnings that stand before it: the command, then the harm. */
+  warns: z.array(MessageSchema).optional(),
+  /** All its sentences in one, from plans made before each stood by itself. */
+  text: MessageSchema.optional(),
   /** Minutes of work, all batches together. */
   minutes: z.number().min(0),
   people: z.int().min(1),
@@ -166,7 +174,8 @@ export interface StepDraft {
   station: StationId;
   title: Message;
   /** A function, because schedules are computed far more often than text is read. */
-  text: () => Message;
+  says: () => Says;
+  warns?: Says;
   does: Does;
   /** Minutes of work; for a touch, its round sets them. */
   minutes: number;
@@ -191,6 +200,19 @@ export interface Draft {
   needs: Need[];
   figures: () => Figure[];
 }
+
+/** The sentences of a step of a saved plan. */
+export const sentencesOf = ({ says, text }: Pick<Step, 'says' | 'text'>): Message[] =>
+  says ?? saidOf(text);
+
+/** The warnings that stand before a step of a saved plan. */
+export const warningsOf = ({ warns }: Pick<Step, 'warns'>): Message[] => warns ?? [];
+
+/** Everything that a step tells its reader, as one text. */
+export const stepWords = (
+  step: Pick<Step, 'says' | 'warns' | 'text'>,
+  units: UnitSystem = 'metric',
+): string => [...warningsOf(step), ...sentencesOf(step)].map((said) => word(said, units)).join(' ');
 
 /** Minutes of a step's work and of the wait that it starts. */
 export const stepTime = ({ minutes, hold }: Pick<Step, 'minutes' | 'hold'>): number =>

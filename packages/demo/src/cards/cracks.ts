@@ -15,7 +15,7 @@ const two = (a: number, b: number, densityA: number, densityB: number, mixMinute
     wholeKit: false,
     mixMinutes,
     mixedSign: 'Clear, no swirls',
-    tool: 'Stick, slowly',
+    tool: 'Flat stick and pail',
   }) as const;
 const water = stands({ water: 45, brine: 45, juice: 40, oil: 40, 'soil-slurry': 40 });
 
@@ -97,7 +97,7 @@ export const crackCards: SystemCard[] = [
       purgeMl: 15,
       mixMinutes: 0.5,
       mixedSign: 'One colour out of the nozzle',
-      tool: 'Cartridge gun, flow restrictor fitted',
+      tool: 'Cartridge gun with flow restrictor',
     },
     packs: packs('C-620', ['600 ml cartridge', 600, 39]),
     cure: {
@@ -132,6 +132,7 @@ export const crackCards: SystemCard[] = [
     name: 'Resin and sand crack mortar',
     summary: 'Wide cracks, yard; two sand colours.',
     families: ['F8', 'F10'],
+    form: 'mortar',
     mix: {
       kind: 'two-part',
       ratio: { a: 2, b: 1, by: 'volume' },
@@ -141,7 +142,7 @@ export const crackCards: SystemCard[] = [
       wholeKit: true,
       mixMinutes: 4,
       mixedSign: 'All sand wet, none dry in the corners',
-      tool: 'Paddle: resin first, then the sand',
+      tool: 'Paddle and pail',
     },
     packs: packs('C-630', ['6 l kit', 6000, 74], ['18 l kit', 18_000, 198]),
     cure: {
@@ -240,7 +241,7 @@ export const crackCards: SystemCard[] = [
       density: 1.4,
       mixMinutes: 0.5,
       mixedSign: 'Even bead',
-      tool: 'Gun over a backing rod',
+      tool: 'Sealant gun',
     },
     packs: packs('C-680', ['600 ml bag', 600, 13], ['box of 20', 12_000, 228]),
     cure: {

@@ -23,7 +23,7 @@ export const floorCards: SystemCard[] = [
       maxAggregatePct: 50,
       mixMinutes: 4,
       mixedSign: 'No lumps, edge of the batch scraped',
-      tool: 'Paddle, powder into water',
+      tool: 'Paddle and tub',
     },
     packs: packs('C-640', ['25 kg bag', 12_900, 34]),
     cure: {
@@ -63,7 +63,7 @@ export const floorCards: SystemCard[] = [
     applyMlPerMin: 1500,
     hazards: ['alkaline', 'dust'],
     ppe: ['alkali gloves', 'eye protection', 'dust mask'],
-    openedPack: 'Close the bag; use within days.',
+    openedPack: 'Close the bag. Use it within days.',
     shelfLifeMonths: 9,
     lifeDays: { lasting: 5400, stopgap: 2000 },
   }),
@@ -82,7 +82,7 @@ export const floorCards: SystemCard[] = [
       maxAggregatePct: 40,
       mixMinutes: 2,
       mixedSign: 'Stiff, no dry powder',
-      tool: 'Paddle, powder into water',
+      tool: 'Paddle and tub',
     },
     packs: packs('C-645', ['25 kg bag', 12_200, 46]),
     cure: {
@@ -140,7 +140,7 @@ export const floorCards: SystemCard[] = [
       maxAggregatePct: 0,
       mixMinutes: 3,
       mixedSign: 'Runs off the paddle in a ribbon',
-      tool: 'Paddle, powder into water',
+      tool: 'Paddle and tub',
     },
     packs: packs('C-650', ['20 kg bag', 11_100, 31]),
     cure: {

@@ -40,7 +40,7 @@ export const primerCards: SystemCard[] = [
     ppe: ['solvent gloves', 'eye protection'],
     mustNotTouch: ['ignition', 'unbuffed rubber'],
     spoils: ['plastic', 'paint', 'food'],
-    openedPack: 'Lid on at once; it keeps.',
+    openedPack: 'Close the lid at once.',
     lifeDays: { lasting: 3650, stopgap: 3650 },
   }),
   makeCard({
@@ -49,6 +49,7 @@ export const primerCards: SystemCard[] = [
     summary: 'Seals porous concrete and masonry before resin.',
     families: [],
     helps: ['primer'],
+    form: 'liquid',
     mix: {
       kind: 'two-part',
       ratio: { a: 2, b: 1, by: 'volume' },
@@ -58,7 +59,7 @@ export const primerCards: SystemCard[] = [
       wholeKit: false,
       mixMinutes: 3,
       mixedSign: 'Clear, no swirls',
-      tool: 'Stick, then roller',
+      tool: 'Flat stick and roller',
     },
     packs: packs('A-920', ['2 l kit', 2000, 64]),
     wetFilmUm: 160,

@@ -19,7 +19,7 @@ export const puttyCards: SystemCard[] = [
       density: 2,
       mixMinutes: 2,
       mixedSign: 'One colour, no streaks, warm in the hand',
-      tool: 'Wet gloved hands',
+      tool: 'Gloves and water to wet them',
     },
     packs: packs('P-110', ['57 g stick', 28, 11], ['114 g stick', 56, 19]),
     cure: {
@@ -55,7 +55,7 @@ export const puttyCards: SystemCard[] = [
     applyMlPerMin: 40,
     hazards: ['amine'],
     ppe: GLOVES,
-    openedPack: 'Rewrap it; use within the shelf life.',
+    openedPack: 'Wrap it again. Use it within the shelf life.',
     lifeDays: { lasting: 500, stopgap: 120 },
   }),
   makeCard({
@@ -70,7 +70,7 @@ export const puttyCards: SystemCard[] = [
       density: 1.9,
       mixMinutes: 3,
       mixedSign: 'One colour, no streaks',
-      tool: 'Wet gloved hands',
+      tool: 'Gloves and water to wet them',
     },
     packs: packs('P-120', ['114 g stick', 60, 23]),
     cure: {
@@ -118,6 +118,7 @@ export const puttyCards: SystemCard[] = [
     name: 'Two-bar putty, slow',
     summary: 'Equal bars; fine shaping, smoothed with water.',
     families: ['F3', 'F12'],
+    form: 'putty',
     mix: {
       kind: 'two-part',
       ratio: { a: 1, b: 1, by: 'volume' },
@@ -127,7 +128,7 @@ export const puttyCards: SystemCard[] = [
       wholeKit: false,
       mixMinutes: 5,
       mixedSign: 'One colour through and through',
-      tool: 'Wet gloved hands',
+      tool: 'Gloves and water to wet them',
     },
     packs: packs('P-130', ['400 g bars', 230, 34]),
     cure: {
@@ -165,7 +166,7 @@ export const puttyCards: SystemCard[] = [
     hazards: ['amine'],
     ppe: GLOVES,
     shelfLifeMonths: 24,
-    openedPack: 'Wrap each bar by itself; use within the shelf life.',
+    openedPack: 'Wrap each bar by itself. Use it within the shelf life.',
     lifeDays: { lasting: 900, stopgap: 180 },
   }),
 ];

@@ -30,7 +30,7 @@ const common = {
   ppe: ['nitrile gloves, two pairs', 'eye protection', 'long sleeves'],
   mustNotTouch: ['silicone', 'oily rags', 'release agent'],
   storage: '5 to 30 °C, dry, sealed',
-  openedPack: 'Close each part at once; use within the shelf life.',
+  openedPack: 'Close each part at once. Use it within the shelf life.',
 } satisfies Partial<SystemCardInput>;
 
 const ambient = { minAboveDewC: 3, maxRhPct: 85, minSurfaceC: 5, maxSurfaceC: 45 };
@@ -290,6 +290,7 @@ const written: SystemCardInput[] = [
     ],
     name: 'Ceramic brush coat',
     summary: 'Thin lining against erosion, two coats, immersion.',
+    form: 'liquid',
     mix: {
       kind: 'two-part',
       ratio: { a: 2.5, b: 1, by: 'volume' },
@@ -299,7 +300,7 @@ const written: SystemCardInput[] = [
       wholeKit: false,
       mixMinutes: 3,
       mixedSign: 'One colour, no clear streaks',
-      tool: 'Paddle, then a short stiff brush',
+      tool: 'Paddle and short stiff brush',
     },
     packs: [
       { id: 'R-230/750', label: '750 g pack', size: 459, price: 92 },

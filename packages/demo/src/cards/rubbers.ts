@@ -15,6 +15,7 @@ export const rubberCards: SystemCard[] = [
     name: 'Pour-on belt rubber',
     summary: 'Levels itself; whole kits; level belts.',
     families: ['F6'],
+    form: 'liquid',
     mix: {
       kind: 'two-part',
       ratio: { a: 10, b: 1, by: 'mass' },
@@ -24,7 +25,7 @@ export const rubberCards: SystemCard[] = [
       wholeKit: true,
       mixMinutes: 3,
       mixedSign: 'Even black, no brown streaks',
-      tool: 'Spatula in its own can',
+      tool: 'Spatula',
     },
     packs: packs('B-410', ['450 g kit', 400, 62]),
     cure: {
@@ -80,7 +81,7 @@ export const rubberCards: SystemCard[] = [
       wholeKit: false,
       mixMinutes: 3,
       mixedSign: 'Even black, no streaks',
-      tool: 'Trowel on a flat board',
+      tool: 'Trowel and flat board',
     },
     packs: packs('B-420', ['250 g pack', 225, 44], ['1 kg pack', 900, 138]),
     cure: {
@@ -125,6 +126,7 @@ export const rubberCards: SystemCard[] = [
     name: 'Cold-bond cement and strip',
     summary: 'Long rips: strip stitched down over two coats of cement.',
     families: ['F6'],
+    form: 'cement',
     mix: {
       kind: 'single',
       density: 0.95,
@@ -216,6 +218,7 @@ export const rubberCards: SystemCard[] = [
     name: 'Section repair materials',
     summary: 'Reinforced patch and uncured rubber, heat cured; licensed shop only.',
     families: ['F7'],
+    form: 'cement',
     mix: {
       kind: 'single',
       density: 1.1,

@@ -21,7 +21,7 @@ export const specialCards: SystemCard[] = [
       density: 0.92,
       mixMinutes: 5,
       mixedSign: 'No pellets to be felt',
-      tool: 'Lidded jar, stirred',
+      tool: 'Jar with a lid, and a stirrer',
     },
     packs: packs('X-810', ['500 ml jar', 500, 21]),
     cure: {
@@ -62,7 +62,7 @@ export const specialCards: SystemCard[] = [
     ppe: ['solvent gloves', 'eye protection'],
     spoils: ['plastic', 'paint', 'rubber', 'food'],
     mustNotTouch: ['ignition', 'outlets that are not plugged'],
-    openedPack: 'Lid on; add solvent when it thickens.',
+    openedPack: 'Close the lid. Add solvent when it thickens.',
     lifeDays: { lasting: 1600, stopgap: 400 },
   }),
   makeCard({
@@ -79,7 +79,7 @@ export const specialCards: SystemCard[] = [
       density: 1.5,
       mixMinutes: 3,
       mixedSign: 'Glass evenly wet, no bubbles',
-      tool: 'Glass plate, away from daylight',
+      tool: 'Glass plate',
     },
     packs: packs('X-820', ['30 ml syringe', 30, 54]),
     cure: {
@@ -206,6 +206,7 @@ export const specialCards: SystemCard[] = [
     summary: 'Thin coats; a lamp speeds it.',
     families: ['F14'],
     helps: ['topcoat'],
+    form: 'liquid',
     mix: {
       kind: 'two-part',
       ratio: { a: 4, b: 1, by: 'volume' },
@@ -215,7 +216,7 @@ export const specialCards: SystemCard[] = [
       wholeKit: false,
       mixMinutes: 2,
       mixedSign: 'Even, no streaks',
-      tool: 'Stick; spray or small roller',
+      tool: 'Flat stick and small roller',
     },
     packs: packs('X-850', ['250 ml set', 250, 42]),
     cure: {

@@ -11,6 +11,11 @@ import {
   weighing,
   word,
   type Plan,
+  falseSentences,
+  longSentences,
+  sentencesOf,
+  stepWords,
+  warningsOf,
 } from '@kelmot/core';
 import { mixStages } from '@kelmot/core/materials/stages';
 
@@ -29,7 +34,8 @@ const unless = (holds: boolean, breach: () => string): string[] => (holds ? [] :
 function sentences(plan: Plan): string[] {
   const steps = plan.steps.flatMap((s) => [
     s.title,
-    s.text,
+    ...warningsOf(s),
+    ...sentencesOf(s),
     ...s.wrong.flatMap((w) => [w.sign, w.remedy]),
   ]);
   const rest = [...plan.removal, ...plan.warnings, ...plan.raise, ...plan.conditions];
@@ -149,12 +155,16 @@ const weighable: Law = (plan) =>
 
 /** A count is named in its step's text, fits into its minutes, and belongs to a step with a hold. */
 const countable: Law = (plan) => [
-  ...plan.steps.flatMap(({ id, text, timed, hold, minutes }) => {
+  ...plan.steps.flatMap((step) => {
+    const { id, timed, hold, minutes } = step;
     if (!timed) return [];
     const told = formatQuantity(timed.minutes, 'time', 'metric');
     return [
       ...unless(hold !== null, () => `${id} counts ${told} and has no hold`),
-      ...unless(word(text).includes(told), () => `${id} does not say ${told}: ${word(text)}`),
+      ...unless(
+        stepWords(step).includes(told),
+        () => `${id} does not say ${told}: ${stepWords(step)}`,
+      ),
       ...unless(
         timed.minutes * timed.times <= minutes + ROUNDING_MIN,
         () => `${id} counts ${timed.times} times ${told} in ${minutes} min`,
@@ -167,8 +177,8 @@ const countable: Law = (plan) => [
     return mixStages(mixOf(plan, round?.card.code), plan.schools).flatMap((stage) => {
       const told = formatQuantity(stage.minutes, 'time', 'metric');
       return unless(
-        word(step.text).includes(told),
-        () => `${step.id} does not say ${told}: ${word(step.text)}`,
+        stepWords(step).includes(told),
+        () => `${step.id} does not say ${told}: ${stepWords(step)}`,
       );
     });
   }),
@@ -196,7 +206,7 @@ const whole: Law = (plan) => [
 /** Every card in a sentence is a supply, and every bought aid is used by a step. */
 const supplied: Law = (plan) => {
   const codes = new Set(plan.supplies.map((s) => s.code));
-  const spoken = new Set(plan.steps.flatMap((s) => word(s.text).match(/\b[A-Z]-\d{3}\b/g) ?? []));
+  const spoken = new Set(plan.steps.flatMap((s) => stepWords(s).match(/\b[A-Z]-\d{3}\b/g) ?? []));
   return [
     ...[...spoken].filter((code) => !codes.has(code)).map((code) => `${code} is not supplied`),
     ...plan.supplies
@@ -247,7 +257,7 @@ const DAY_MIN = 1440;
 /** The last steps agree the next look that the plan names, and tidy. */
 const endsAgreed: Law = (plan) => {
   const [agree, tidy] = plan.steps.slice(-2);
-  const said = agree?.text.values.days as { value: number } | undefined;
+  const said = agree?.says?.flatMap((s) => s.values.days ?? [])[0] as { value: number } | undefined;
   const days = said && said.value / DAY_MIN;
   return [
     ...unless(
@@ -261,6 +271,14 @@ const endsAgreed: Law = (plan) => {
   ];
 };
 
+/** No sentence is untrue of the material, the tool, the surface or the place. */
+const trueWords: Law = (plan) =>
+  falseSentences(plan).map(({ step, said, needs }) => `${step} needs ${needs}: ${said}`);
+
+/** No instruction is longer than a person reads at work. */
+const short: Law = (plan) =>
+  longSentences(plan).map(({ step, said, words }) => `${step} has ${words} words: ${said}`);
+
 /** All laws by name, as a failing test prints them. */
 export const LAWS: Readonly<Record<string, Law>> = {
   checked,
@@ -273,6 +291,8 @@ export const LAWS: Readonly<Record<string, Law>> = {
   loadedInOrder,
   placedInTime,
   endsAgreed,
+  trueWords,
+  short,
 };
 
 /** Every breach of a plan, with the law's name and the card. */

@@ -156,6 +156,9 @@ function supplies(sheet: Sheet, { plan, units }: JobCardRequest): void {
     ]),
     { shares: [0.3, 1.6, 1.4, 0.8, 2, 0.9] },
   );
+  const tools = plan.tools ?? [];
+  if (tools.length > 0)
+    sheet.write(t('Tools: {tools}.', { tools: tools.join(', ') }), { style: STYLES.text });
 }
 
 function safety(sheet: Sheet, { plan, units }: JobCardRequest): void {

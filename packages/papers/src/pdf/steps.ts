@@ -4,10 +4,12 @@ import {
   MILESTONE_NAMES,
   formatQuantity,
   sentence,
+  sentencesOf,
   STATION_NAMES,
   STATIONS,
   stepTime,
   usableMinutes,
+  warningsOf,
   weighing,
   word,
   type Figure,
@@ -95,15 +97,21 @@ function stepOn(
   ]
     .filter(Boolean)
     .join(', ');
-  const text = word(step.text, units);
-  const rows = sheet.wrap(text, sheet.width - INDENT, STYLES.text).length;
+  const warnings = warningsOf(step).map((one) => t('WARNING: {text}', { text: word(one, units) }));
+  const said = sentencesOf(step).map((one) => word(one, units));
+  // Numbered in one paragraph: a line for each would make the card a third longer.
+  const says = said.length > 1 ? said.map((one, i) => `${i + 1} ${one}`).join('  ') : said.join('');
+  const rows = [...warnings, says].flatMap((line) =>
+    sheet.wrap(line, sheet.width - INDENT, STYLES.text),
+  ).length;
   sheet.need(STYLES.row.lead + Math.min(rows, 3) * STYLES.text.lead + 6);
   if (step.hold) sheet.box({ x: sheet.left, y: sheet.y + 1, width: 11, height: 11 });
   sheet.put(`${no}`, { x: sheet.left + 16, y: sheet.y, style: STYLES.row });
   sheet.put(sentence(step.title, units), { x: sheet.left + INDENT, y: sheet.y, style: STYLES.row });
   sheet.put(side, { x: sheet.right, y: sheet.y + 1.5, style: STYLES.label, align: 'right' });
   sheet.y += STYLES.row.lead;
-  sheet.write(text, { style: STYLES.text, indent: INDENT });
+  for (const warning of warnings) sheet.write(warning, { style: STYLES.strong, indent: INDENT });
+  sheet.write(says, { style: STYLES.text, indent: INDENT });
   for (const wait of notBefore(step, plan, units))
     sheet.write(wait, { style: STYLES.label, indent: INDENT });
   const figures = step.figures.flatMap((id) => plan.figures[id] ?? []);

@@ -8,7 +8,17 @@ import {
   waitsUntil,
   type Closing,
 } from '@kelmot/contract';
-import { dayClockText, formatDuration, paceOf, stepTime, type Task, t } from '@kelmot/core';
+import {
+  dayClockText,
+  formatDuration,
+  paceOf,
+  sentencesOf,
+  stepTime,
+  type Message,
+  type Task,
+  t,
+  warningsOf,
+} from '@kelmot/core';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { CureClock } from '@/features/cure';
@@ -27,6 +37,7 @@ import {
   StepFigures,
   Waits,
   useBatches,
+  StepWords,
 } from '@/features/stations';
 import type { StationProps } from '@/shared/repair/stationProps';
 import { LinkButton, PrimaryButton, SecondaryButton } from '@/shared/ui/Button';
@@ -136,6 +147,12 @@ function ToldBefore({ id, view, repair }: StationProps) {
   );
 }
 
+/** A step for speech: its warnings, then its sentences. */
+const heardOf = (step: Task['step'], aloud: (said: Message) => string): string[] => [
+  ...warningsOf(step).map((said) => t('Warning: {text}', { text: aloud(said) })),
+  ...sentencesOf(step).map(aloud),
+];
+
 /** The current step, large: its instruction, its figures, its hold, and what can go wrong. */
 export function RunStep(props: TaskProps) {
   const { id, view, plan, repair, run, task, hold } = props;
@@ -151,7 +168,9 @@ export function RunStep(props: TaskProps) {
   const wait = waitsUntil(step, { view, plan, now });
   const again = repeatReason(step, { view, plan, now });
   const found = view.readings.at(-1);
-  const spoken = [name(task), again && aloud(again), aloud(step.text)].filter(Boolean).join('. ');
+  const spoken = [name(task), again && aloud(again), ...heardOf(step, aloud)]
+    .filter(Boolean)
+    .join('. ');
   const sayAgain = useReadAloud(spoken, found ? { id: found.id, text: aloud(found.say) } : null);
   const recorded = done && step.hold !== null && step.hold.kind !== 'countdown';
   return (
@@ -175,7 +194,7 @@ export function RunStep(props: TaskProps) {
         {toWeigh ? <ToWeigh view={view} plan={plan} /> : null}
         {again ? <WhyAgain again={again} tell={tell} /> : null}
         <PresentAt id={id} stepId={step.id} />
-        <Txt as="told">{tell(step.text)}</Txt>
+        <StepWords step={step} as="told" />
         <OtherStepClocks step={step} view={view} plan={plan} />
         {wait && !done ? <Countdown to={wait.at} ruling={running === null} /> : null}
         <Waits step={step} view={view} plan={plan} now={now} as="inline" />

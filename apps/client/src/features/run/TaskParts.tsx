@@ -109,7 +109,7 @@ export function AfterTask({
           onPress={() => repair.send({ type: 'mix.placed', mixId: running.mix.id })}
         />
       ) : null}
-      <WhatCanGoWrong step={step} />
+      <WhatCanGoWrong step={step} plan={plan} />
       {at === run.current && !done && batch === null ? (
         <OverrideForm step={step} view={view} repair={repair} />
       ) : null}

@@ -1,5 +1,14 @@
 import { readingsAtHold, runningPlan, tickedBy, windowOf, type RepairView } from '@kelmot/contract';
-import { clockText, dayClockText, type Plan, type Step, t } from '@kelmot/core';
+import {
+  clockText,
+  dayClockText,
+  remediesOf,
+  sentencesOf,
+  type Plan,
+  type Step,
+  t,
+  warningsOf,
+} from '@kelmot/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Disclosure } from '@/shared/ui/Button';
@@ -103,14 +112,51 @@ export function TickedBy({
   );
 }
 
+/** The warnings of a step, then its instructions, one on a line. */
+export function StepWords({ step, as = 'body' }: { step: Step; as?: 'body' | 'told' }) {
+  const { tell } = useWords();
+  const says = sentencesOf(step);
+  return (
+    <View className="gap-1">
+      {warningsOf(step).map((said) => (
+        <Txt key={tell(said)} as={as}>
+          <Txt as="strong" className="text-oxideInk">
+            {t('WARNING: ')}
+          </Txt>
+          {tell(said)}
+        </Txt>
+      ))}
+      <View role={says.length > 1 ? 'list' : undefined} className="gap-1">
+        {says.map((said, i) => (
+          <View
+            key={`${i} ${said.text}`}
+            role={says.length > 1 ? 'listitem' : undefined}
+            className="flex-row gap-2"
+          >
+            {says.length > 1 ? (
+              <Txt as="label" className="w-4 pt-0.5">
+                {i + 1}
+              </Txt>
+            ) : null}
+            <Txt as={as} className="min-w-0 flex-1">
+              {tell(said)}
+            </Txt>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
 /** What can go wrong with a step, and the remedy; folded. */
-export function WhatCanGoWrong({ step }: Pick<PartProps, 'step'>) {
+export function WhatCanGoWrong({ step, plan }: Pick<PartProps, 'step' | 'plan'>) {
   const [open, setOpen] = useState(false);
   const { tell } = useWords();
-  if (step.wrong.length === 0) return null;
+  const remedies = remediesOf(plan, step);
+  if (remedies.length === 0) return null;
   return (
     <Disclosure label={t('What can go wrong')} open={open} onToggle={() => setOpen(!open)}>
-      {step.wrong.map((w) => (
+      {remedies.map((w) => (
         <Txt key={w.sign.text}>
           <Txt as="strong">{tell(w.sign)}. </Txt>
           {tell(w.remedy)}

@@ -10,7 +10,7 @@ import { useWords } from '@/shared/ui/useWords';
 import { HoldButton, HoldFields } from './HoldFields';
 import { PresentAt } from '@/shared/repair/Present';
 import { Counted } from './StepClock';
-import { StepFigures, TickedBy, Verdict, Waits, WhatCanGoWrong } from './StepParts';
+import { StepFigures, StepWords, TickedBy, Verdict, Waits, WhatCanGoWrong } from './StepParts';
 import { tickOf, useHold, waitOver, type HoldProps } from './useHold';
 
 /** The tick of a step that needs no hold. */
@@ -82,7 +82,7 @@ function StepRow({ no, ...props }: HoldProps & { no: number }) {
               {step.people > 1 ? t(', {people} people', { people: step.people }) : ''}
             </Txt>
           </View>
-          <Txt>{tell(step.text)}</Txt>
+          <StepWords step={step} />
           <Waits step={step} view={view} plan={plan} now={now} />
         </View>
         {step.hold?.kind === 'check' ? <Tick step={step} done={done} repair={repair} /> : null}
@@ -94,7 +94,7 @@ function StepRow({ no, ...props }: HoldProps & { no: number }) {
         <Verdict step={step} view={view} />
         <TickedBy step={step} view={view} />
         <PresentAt id={view.id} stepId={step.id} />
-        <WhatCanGoWrong step={step} />
+        <WhatCanGoWrong step={step} plan={plan} />
       </View>
     </View>
   );

@@ -160,6 +160,9 @@ export function Supplies({
           <Row key={s.id} supply={s} plan={plan} offers={offers} />
         ))}
       </View>
+      {plan.tools && plan.tools.length > 0 ? (
+        <Txt className="pt-2">{t('Tools: {tools}.', { tools: plan.tools.join(', ') })}</Txt>
+      ) : null}
       <View className="flex-row flex-wrap gap-x-6 pt-2">
         <FigureText figure={plan.figures.packs} label={t('packs')} as="row" />
         <FigureText figure={plan.figures['cost.material']} label={t('material')} as="row" />

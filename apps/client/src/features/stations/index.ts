@@ -6,7 +6,7 @@ export { OpenBatch, NextBatch, useMixActions } from './MixParts';
 export { BatchClock } from './BatchClock';
 export { RoundStrips } from './RoundStrips';
 export { OtherStepClocks, Counted, useCount } from './StepClock';
-export { StepFigures, TickedBy, Verdict, Waits, WhatCanGoWrong } from './StepParts';
+export { StepFigures, StepWords, TickedBy, Verdict, Waits, WhatCanGoWrong } from './StepParts';
 export { Supplies } from './Supplies';
 export { batchName, useBatches } from './useBatches';
 export { type HoldAct, tickOf, useHold } from './useHold';

@@ -1,3 +1,5 @@
+import { perDamage } from '../../methods/perDamage';
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
 import { boltSequence } from '../../geometry/boltSequence';
 import { m, mm } from '../../message/message';
@@ -28,9 +30,11 @@ const order = ({ survey }: W) => boltSequence({ count: survey.joint.bolts }).ord
 const prepSteps = ({ work, site, bolts }: Rounds): StepDraft[] => [
   isolate(work, {
     minutes: 40,
-    extra: m(
-      'Drain and vent it. Take the gasket out and throw it away. An old gasket may contain asbestos: have it sampled first.',
-    ),
+    extra: sentences(`
+      Drain and vent the line.
+      Take the old gasket out.
+    `),
+    warns: sentences(`Have an old gasket tested before you touch it. It may contain asbestos.`),
   }),
   protect(work),
   step('former', {
@@ -38,8 +42,12 @@ const prepSteps = ({ work, site, bolts }: Rounds): StepDraft[] => [
     does: 'form',
     title: t('Make the former'),
     minutes: 60,
-    text: m(
-      'Copy the good face: a rigid, flat plate with its serrations and its bolt holes. Try it: it closes square on the studs. Flat to {flat}.',
+    says: sentences(
+      `
+        Copy the good face into a rigid, flat plate, with its serrations and bolt holes.
+        Try the plate on the studs: it must close square.
+        Lay a straight edge on it. The gap may be {flat} at most.
+      `,
       { flat: mm(work.trade.flange.flatMm) },
     ),
     hold: {
@@ -50,13 +58,11 @@ const prepSteps = ({ work, site, bolts }: Rounds): StepDraft[] => [
       max: work.trade.flange.flatMm,
     },
     uses: ['former'],
-    wrong: [
-      wrong(t('It rocks'), t('Scrape or lap it flat: the face can be no better than its former.')),
-    ],
+    wrong: [wrong(t('The plate rocks'), t('Scrape or lap the plate until it is flat.'))],
   }),
   ...removeOld(work),
   degrease(work),
-  gradeStep(work, site.extentMm, { extra: m('Threads and bores plugged before it.') }),
+  gradeStep(work, site.extentMm, { extra: sentences(`Plug threads and bores before you start.`) }),
   dustOff(),
   ...release(work, m('the former, the bores, and each of the {bolts} studs and nuts', { bolts })),
   mask(site.extentMm),
@@ -65,9 +71,12 @@ const prepSteps = ({ work, site, bolts }: Rounds): StepDraft[] => [
     does: 'form',
     title: t('Cut the spreader'),
     minutes: 15,
-    text: m(
-      'Notch a spreader to {depth} with a ridge in the middle of the ring: closing the former then pushes the air outwards.',
-      { depth: mm(work.buildMm) },
+    says: sentences(
+      `
+        Cut a notch into a spreader. Depth: {depth}.
+        Leave a ridge for the middle of the ring: it pushes the air out when the former closes.
+      `,
+      { depth: perDamage(work.bodies.map((b) => mm(b.buildMm))) },
     ),
     figures: ['coat'],
   }),
@@ -79,71 +88,98 @@ const buildSteps = ({ work, main }: Rounds): StepDraft[] => [
   ...mixSteps(work, main),
   step.touch(main, 'wet-former', {
     title: t('Brush into the former'),
-    text: m(
-      'A stiff brush, hard into every serration of the former. One batch coats both faces: the former and the metal.',
-    ),
+    says: sentences(`
+      Brush a thin coat hard into every serration of the former.
+      Use a stiff brush.
+    `),
   }),
   step.touch(main, 'wet-metal', {
     title: t('Scrub into the metal'),
-    text: m(
-      'Scrub a thin coat hard into the bare metal. Build on it with the spreader, {build} and proud, a ridge along the middle of the ring.',
-      { build: mm(work.buildMm) },
+    says: sentences(
+      `
+        Scrub a thin coat hard into the bare metal of the face.
+        Build on it with the spreader. Height: {build}, and a little proud.
+        Leave a ridge along the middle of the ring.
+      `,
+      { build: perDamage(work.bodies.map((b) => mm(b.buildMm))) },
     ),
     figures: ['coat', 'total'],
     wrong: [
-      wrong(t('A dip in the ridge'), t('Fill it before closing: air stays in a dip.')),
-      wrong(t('It pulls'), t('Its life is over: scrape off, mix again.')),
+      wrong(t('The ridge has a dip'), t('Fill the dip before you close the former.')),
+      wrong(
+        t('The paste pulls off the metal'),
+        t('Its working life is over. Scrape it off and mix a new batch.'),
+      ),
     ],
   }),
   step.touch(main, 'close', {
     title: t('Close the former'),
-    text: () =>
-      m(
-        'Pull the tape. Close square, run the nuts up a little at a time in the order {sequence}. Squeeze-out all round says it is full. Trim it, all inside the life.',
+    says: () =>
+      sentences(
+        `
+          Pull the masking tape off.
+          Put the former on square.
+          Turn the nuts a little at a time, in this order: {sequence}.
+          Stop when paste comes out all round.
+          Trim the paste that came out.
+        `,
         { sequence: order(work) },
       ),
     figures: ['bolts'],
-    wrong: [wrong(t('No squeeze-out on one side'), t('Open at once, add there, close again.'))],
+    wrong: [
+      wrong(
+        t('No paste comes out on one side'),
+        t('Open the former at once. Add paste there and close it again.'),
+      ),
+    ],
   }),
   cleanTools(main),
 ];
 
 const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
-  leave(work, main, m('The studs stay as they are: do not nip them up again.')),
+  leave(work, main, sentences(`Do not tighten the studs again.`)),
   step.during(main, 'open', {
     at: 'handle',
     title: t('Open the former'),
     minutes: 20,
-    text: m('Nuts off in the same order. Jack it off square; wedges only outside the face.'),
+    says: sentences(`
+      Take the nuts off in the same order.
+      Jack the former off square. Put wedges only outside the face.
+    `),
     wrong: [
-      wrong(t('It will not come'), t('Wait longer, warm it gently. Never lever on the face.')),
+      wrong(
+        t('The former does not come off'),
+        t('Warm it gently and wait. Do not lever on the face.'),
+      ),
     ],
   }),
   lookAndTap(
     ready,
-    t('No gaps, dips or high spots, no soft spot, one colour. Tap all round: one sound.'),
+    sentences(`
+      Look for gaps, dips, high spots and places of another colour: there must be none.
+      Tap all round with a coin: the sound must be the same everywhere.
+    `),
     [
-      wrong(t('Gap or dip'), t('Abrade and wipe it, fill it and close the former again.')),
-      wrong(t('Soft spot or two colours'), t('Badly mixed: cut it out and do it again.')),
-      wrong(t('High spot'), t('Scrape it with the straight edge and blue.')),
+      wrong(t('Gap or dip'), t('Abrade and wipe it. Fill it and close the former again.')),
+      wrong(t('Soft spot or two colours'), t('The mix was wrong. Cut it out and do it again.')),
+      wrong(t('High spot'), t('Scrape it off. Check it with the straight edge.')),
     ],
   ),
   step.inspect('dress', {
     title: t('Dress the inner edge'),
     minutes: 10,
-    text: m(
-      'File the sharp flash off the inner edge and the bolt holes: product must not catch on it.',
-    ),
+    says: sentences(`File the sharp edges off the inner edge and the bolt holes.`),
     does: 'finish',
   }),
   step.inspect('flatness', {
     title: t('Flatness'),
     minutes: 10,
-    text: m(
-      'Lay a straight edge across the face in four directions. A feeler gauge of {flat} must not go under it.',
-      {
-        flat: mm(work.trade.flange.flatMm),
-      },
+    says: sentences(
+      `
+        Lay a straight edge across the face in four directions.
+        Try a feeler gauge of {flat}: it must not go under the straight edge.
+      `,
+      { flat: mm(work.trade.flange.flatMm) },
     ),
     hold: {
       kind: 'reading',
@@ -157,10 +193,15 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   step.inspect('gasket', {
     title: t('Gasket and bolts'),
     minutes: 15,
-    text: () =>
-      m('New gasket, studs clean and oiled, tightened in the order {sequence}.', {
-        sequence: order(work),
-      }),
+    says: () =>
+      sentences(
+        `
+          Put in a new gasket.
+          Clean and oil the studs.
+          Tighten the nuts in this order: {sequence}.
+        `,
+        { sequence: order(work) },
+      ),
     does: 'finish',
     uses: ['gasket'],
     figures: ['bolts'],

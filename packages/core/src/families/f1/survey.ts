@@ -7,7 +7,7 @@ import { demandOf } from '../../survey/demand';
 import type { RefusalReason } from '../../survey/refusal';
 import { pressureFields, skin, strainsOf } from '../../survey/forgotten';
 import { surveyOf } from '../../family/family';
-import { amount, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { count, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import {
   body,
   depth,
@@ -74,7 +74,7 @@ const Damage = z.discriminatedUnion('shape', [
 const parentFields = { ...parentOf(METALS, t('Flange metal')), skin };
 const jointFields = {
   pressureBar: pressure,
-  bolts: amount('count', {
+  bolts: count({
     label: t('Bolts'),
     why: t('For the star sequence.'),
     min: 4,

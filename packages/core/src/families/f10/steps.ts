@@ -1,5 +1,7 @@
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
-import { joined, m, mm } from '../../message/message';
+import { perDamage } from '../../methods/perDamage';
+import { mm } from '../../message/message';
 import { hardness, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools } from '../../methods/build';
@@ -21,7 +23,10 @@ const metres = ({ survey }: W) => survey.damages.reduce((s, d) => s + d.lengthMm
 const prepSteps = ({ work, few, bead, card, survey }: Rounds): StepDraft[] => [
   isolate(work, {
     minutes: 15,
-    extra: m('Close the lane, cones and a banksman where trucks turn.'),
+    extra: sentences(`
+      Close the lane with cones.
+      Where trucks turn, let one person guide them.
+    `),
   }),
   protect(work),
   ...removeOld(work),
@@ -29,9 +34,10 @@ const prepSteps = ({ work, few, bead, card, survey }: Rounds): StepDraft[] => [
     does: 'strip',
     title: t('Clear it out'),
     minutes: 10 + metres(work) * 3,
-    text: m(
-      'Old soft sealant, plants and roots, loose sand out. Rake and wire-wheel: the walls are the bond.',
-    ),
+    says: sentences(`
+      Take out old sealant, plants, roots and loose sand.
+      Clean the walls of the joint with a wire brush: they carry the bond.
+    `),
   }),
   ...(few > 0 && !bead
     ? [
@@ -39,26 +45,28 @@ const prepSteps = ({ work, few, bead, card, survey }: Rounds): StepDraft[] => [
           does: 'abrade',
           title: t('Deepen'),
           minutes: 10 + (shallow(work).reduce((s, d) => s + d.lengthMm, 0) / 1000) * 4,
-          text: m(
-            '{n, plural, one {One run is} other {# runs are}} too shallow: cut down to {least} at least. Wet, and a P3 mask.',
+          says: sentences(
+            `
+              Cut {n, plural, one {the joint that is too shallow} other {the # joints that are too shallow}} down.
+              Least depth: {least}.
+            `,
             { n: few, least: mm(card.layer.minMm) },
           ),
+          warns: sentences(`Wear a P3 mask, and cut wet. The dust holds silica.`),
           sparks: survey.site.area === 'safe',
           figures: ['opened'],
         }),
       ]
     : []),
-  gradeStep(work, 0, { extra: m('Prepare the walls, not the top.') }),
-  dustOff(
-    t('Blow it clean with oil-free air, from one end to the other. Dust is a release agent.'),
-  ),
+  gradeStep(work, 0, {
+    extra: sentences(`Clean the walls of the joint, not the top.`),
+  }),
+  dustOff(sentences(`Blow the joint clean with oil-free air, from one end to the other.`)),
   step.prep('dry', {
     does: 'dry',
     title: t('Dry'),
     minutes: 10,
-    text: m(
-      'The walls must be dry. Use a gas lance only with a permit, and only where nothing near can burn.',
-    ),
+    says: sentences(`Dry the walls of the joint.`),
   }),
   ...rodStep(work, survey.damages),
   ...sandStep(work),
@@ -69,15 +77,20 @@ const buildSteps = ({ work, main, place, bead }: Rounds): StepDraft[] => [
   ...mixSteps(work, main),
   step.touch(main, place, {
     title: bead ? t('Gun it in') : packed(work) ? t('Pack it by hand') : t('Fill it'),
-    text: bead
-      ? m('Fill over the rod to both walls, {deep} deep, slightly hollow.', {
-          deep: mm(work.buildMm),
-        })
+    says: bead
+      ? sentences(
+          `
+            Fill over the rod to both walls, slightly hollow.
+            Depth over the rod: {deep}.
+          `,
+          { deep: perDamage(work.bodies.map((b) => mm(b.buildMm))) },
+        )
       : packed(work)
-        ? m('By hand, pressed in so that it bridges and does not run down.')
-        : m(
-            'Place, press, leave it a little proud. The blend of dark and light sand makes the colour: try it dry beside the yard first.',
-          ),
+        ? sentences(`Press the material in by hand, so that it does not run down.`)
+        : sentences(`
+          Place the material and press it down.
+          Leave it a little proud.
+        `),
     figures: ['resin', 'run'],
     wrong: [
       wrong(t('It runs away below'), t('Stop. Put dry sand there, then go on.')),
@@ -89,20 +102,27 @@ const buildSteps = ({ work, main, place, bead }: Rounds): StepDraft[] => [
   }),
   step.touch(main, 'strike', {
     title: bead ? t('Tool it') : t('Tamp and strike off'),
-    text: bead
-      ? m('Smooth the joint once with a wet spatula. Pull the tape off at once.')
-      : m('Tamp it down. Strike it off flush with a steel edge before its working life ends.'),
+    says: bead
+      ? sentences(`
+        Smooth the joint once with a wet spatula.
+        Pull the tape off at once.
+      `)
+      : sentences(`
+        Tamp the material down.
+        Strike it off flush with a steel edge.
+      `),
   }),
   cleanTools(main),
 ];
 
 const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
-  leave(work, main, m('Keep wheels and rain off it.')),
+  leave(work, main, sentences(`Keep wheels and rain off it.`)),
   lookAndTap(
     ready,
-    t(
-      'Check that it fills the joint to both walls, is flush, and that no grain is loose. Sweep it.',
-    ),
+    sentences(`
+      Sweep the joint.
+      Check that it is filled to both walls, is flush, and has no loose grain.
+    `),
     [
       wrong(
         t('Sand comes off when you rub it'),
@@ -118,12 +138,13 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   step.inspect('open-traffic', {
     title: t('Say when it opens'),
     minutes: 2,
-    text: joined([
-      m('Walk on it {walk}, drive {drive}.', {
-        walk: momentText(main, 'lightLoad'),
-        drive: momentText(main, 'fullLoad'),
-      }),
-    ]),
+    says: sentences(
+      `
+        Let people walk on it {walk}.
+        Let wheels on it {drive}.
+      `,
+      { walk: momentText(main, 'lightLoad'), drive: momentText(main, 'fullLoad') },
+    ),
     does: 'tidy',
   }),
 ];

@@ -1,3 +1,4 @@
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
 import { m, minutes } from '../../message/message';
 import { stepsOf } from '../../methods/step';
@@ -23,8 +24,12 @@ export const head = ({ trade }: W) =>
   step.inspect('head', {
     title: t('Fill and watch'),
     minutes: 2 * trade.basin.watchMin,
-    text: m('Level back up in two steps; look after {wait} at each, and next morning.', {
-      wait: minutes(trade.basin.watchMin),
-    }),
+    says: sentences(
+      `
+        Raise the level in two steps.
+        Look for damp lines after {wait} at each step, and next morning.
+      `,
+      { wait: minutes(trade.basin.watchMin) },
+    ),
     timed: { label: m('At this level'), minutes: trade.basin.watchMin, times: 2 },
   });

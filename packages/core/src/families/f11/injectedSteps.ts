@@ -1,5 +1,7 @@
+import { perDamage } from '../../methods/perDamage';
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
-import { m, minutes, mm } from '../../message/message';
+import { m, minutes, mm, q } from '../../message/message';
 import { lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools } from '../../methods/build';
@@ -12,27 +14,34 @@ import type { StepDraft } from '../../work/step';
 import { head, step } from './common';
 import type { InjectedRounds } from './injectedRounds';
 
-const prepSteps = ({ work, how, ports, spacing }: InjectedRounds): StepDraft[] => [
+const prepSteps = ({ work, how, ports, all }: InjectedRounds): StepDraft[] => [
   isolate(work, {
-    extra: m(
-      'Level in the basin below the crack where it can be; confined space where a person goes in.',
-    ),
+    extra: sentences(`Lower the level to below the crack if you can.`),
   }),
   protect(work),
   ...removeOld(work),
   gradeStep(work, how?.sealWidthMm ?? 25, {
-    extra: m('A band brushed each side of the crack.'),
+    extra: sentences(`Clean a band on each side of the crack.`),
   }),
-  dustOff(t('Crack and band blown out with oil-free air, then vacuumed.')),
+  dustOff(
+    sentences(`
+      Blow the crack and the band clean with oil-free air.
+      Vacuum them.
+    `),
+  ),
   step.prep('mark-ports', {
     does: 'look',
     title: t('Mark the ports'),
     minutes: 5 + ports,
-    text: m(
-      'Lowest first, {n} ports, {apart} apart, centred on the crack; measure the width at each.',
+    says: sentences(
+      `
+        Mark the ports on the crack, the lowest first. Number of ports: {n}.
+        Distance between ports: {apart}.
+        Measure the width of the crack at each port.
+      `,
       {
-        n: ports,
-        apart: mm(spacing),
+        n: perDamage(all.map((i) => q(i.ports, 'count'))),
+        apart: perDamage(all.map((i) => mm(i.spacingMm))),
       },
     ),
     hold: { kind: 'photo', label: m('Crack with its marks') },
@@ -42,26 +51,36 @@ const prepSteps = ({ work, how, ports, spacing }: InjectedRounds): StepDraft[] =
     does: 'dry',
     title: t('Dry the band'),
     minutes: 10,
-    text: m('The band dry for the paste; the crack may be wet where the card allows.'),
+    says: [
+      sentences(`Dry the surface on both sides of the crack.`),
+      work.card.damp !== 'dry' && sentences(`The crack itself may stay wet.`),
+    ],
   }),
   ...beforeMixing(work),
 ];
 
-const portSteps = ({ work, paste, ports, how, both }: InjectedRounds): StepDraft[] => [
+const portSteps = ({ work, paste, how, both }: InjectedRounds): StepDraft[] => [
   ...mixSteps(work, paste),
   step.touch(paste, 'ports', {
     title: t('Set the ports'),
-    text: m(
-      '{n} ports in all, the lowest at its lowest point. Paste round the foot, not into the port.',
-      { n: ports },
+    says: sentences(
+      `
+        Put {card} round the foot of each port. Keep its hole free.
+        Press the port on its mark, the lowest port at the lowest point.
+      `,
+      { card: paste.card.code },
     ),
     uses: ['ports'],
     figures: ['ports', 'spacing'],
   }),
   step.touch(paste, 'band', {
     title: t('Seal the crack'),
-    text: m(
-      '{card} in a band {wide} wide and {thick} thick over the crack{both, select, yes {, both faces} other {}}. Not into it.',
+    says: sentences(
+      `
+        Cover the crack with {card}{both, select, yes {, on both faces} other {}}.
+        Make the band {wide} wide and {thick} thick.
+        Do not press it into the crack.
+      `,
       {
         card: paste.card.code,
         wide: mm(how?.sealWidthMm ?? 0),
@@ -70,56 +89,80 @@ const portSteps = ({ work, paste, ports, how, both }: InjectedRounds): StepDraft
       },
     ),
     figures: ['round.paste.total'],
-    wrong: [wrong(t('A pinhole in the band'), t('Paste over it now: it blows out there.'))],
+    wrong: [wrong(t('A pinhole in the band'), t('Cover it with paste now.'))],
   }),
   waitFor(paste, 'tackFree', {
     title: t('Wait for the paste'),
-    text: m('Wait until a fingernail leaves no mark in the paste. Inject before its window ends.'),
+    text: sentences(`
+      Press a fingernail into the paste: it must leave no mark.
+      Inject before the overcoat window of the paste closes.
+    `),
   }),
   step.build(paste, 'flush', {
     does: 'wet',
     title: t('Flush'),
     minutes: 10,
-    text: m(
-      'Water in at the top until it shows at each lower port: the crack is open. Note the ones that stay dry.',
-    ),
-    wrong: [wrong(t('A port stays dry'), t('Drill it, or set one beside it.'))],
+    says: sentences(`
+      Let water into the highest port.
+      Look at the lower ports: water must come out of each.
+      Note the ports that stay dry.
+    `),
+    wrong: [wrong(t('A port stays dry'), t('Drill it open, or set a port beside it.'))],
   }),
 ];
 
-const injectionSteps = ({ work, main, paste, atPorts, ports }: InjectedRounds): StepDraft[] => [
-  ...mixSteps(work, main, [
-    {
-      round: paste.id,
-      at: 'tackFree',
-      until: 'overcoatCloses',
-      missed: 'abrade',
-      why: m(
-        'A fingernail must leave no mark in the paste, and its overcoat window must still be open.',
-      ),
-    },
-  ]),
-  step.touch(main, 'inject', {
-    title: t('Inject from the lowest'),
-    text: m(
-      'From the lowest port, slow, about {port} at each, until it shows at the next; cap, go up. {each} a batch, {all} in all: patience on hairlines. Two pairs of gloves, a face shield, nobody below.',
+/** Minutes at one port of each crack. */
+const eachPort = (all: InjectedRounds['all']): number[] =>
+  all.map((i) => i.minutes / Math.max(1, i.ports));
+
+const injectionSteps = (made: InjectedRounds): StepDraft[] => {
+  const { work, main, paste, atPorts, ports, all } = made;
+  // One clock counts all ports only where each takes the same time.
+  const evenly = atPorts > 0 && new Set(eachPort(all)).size === 1;
+  return [
+    ...mixSteps(work, main, [
       {
-        port: minutes(atPorts / ports),
-        each: minutes(atPorts / Math.max(1, main.batches.length)),
-        all: minutes(atPorts),
+        round: paste.id,
+        at: 'tackFree',
+        until: 'overcoatCloses',
+        missed: 'abrade',
+        why: m(
+          'A fingernail must leave no mark in the paste, and its overcoat window must still be open.',
+        ),
       },
-    ),
-    figures: ['resin', 'portMinutes'],
-    ...(atPorts > 0
-      ? { timed: { label: m('At a port'), minutes: atPorts / ports, times: ports } }
-      : {}),
-    wrong: [
-      wrong(t('It blows out'), t('Stop, seal the place, wait, go on slower.')),
-      wrong(t('Takes and takes'), t('It runs into the ground: stop, let it foam, come back.')),
-    ],
-  }),
-  cleanTools(main),
-];
+    ]),
+    step.touch(main, 'inject', {
+      title: t('Inject from the lowest'),
+      says: sentences(
+        `
+          Start at the lowest port and inject slowly.
+          Time at each port: {port}.
+          When resin shows at the next port, close this one and go up.
+          One batch lasts {each}.
+        `,
+        {
+          port: perDamage(eachPort(all).map(minutes)),
+          each: minutes(atPorts / Math.max(1, main.batches.length)),
+        },
+      ),
+      warns: sentences(
+        `Wear a face shield and two pairs of gloves. Resin under pressure can spray.`,
+      ),
+      figures: ['resin', 'portMinutes'],
+      ...(evenly
+        ? { timed: { label: m('At a port'), minutes: atPorts / ports, times: ports } }
+        : {}),
+      wrong: [
+        wrong(t('Resin blows out'), t('Stop and seal the place. Wait, then inject more slowly.')),
+        wrong(
+          t('A port takes resin without end'),
+          t('Stop and let the resin foam. Then inject again.'),
+        ),
+      ],
+    }),
+    cleanTools(main),
+  ];
+};
 
 const acceptSteps = ({ work, main, ports, ready }: InjectedRounds): StepDraft[] => [
   leave(work, main),
@@ -127,16 +170,20 @@ const acceptSteps = ({ work, main, ports, ready }: InjectedRounds): StepDraft[] 
     at: 'handle',
     title: t('Strip the ports'),
     minutes: 5 + ports,
-    text: m(
-      'When the foam is set: ports off, paste scraped flush, holes filled with what is left of the paste or a stop.',
-    ),
+    says: sentences(`
+      Take the ports off when the foam has set.
+      Scrape the paste off flush.
+      Fill the holes of the ports with fresh paste.
+    `),
   }),
-  lookAndTap(ready, t('Resin showed at every port. No damp line after the level is back.'), [
-    wrong(
-      t('A damp line'),
-      t('Drill a port there, inject again with what is left of the life of the next pair.'),
-    ),
-  ]),
+  lookAndTap(
+    ready,
+    sentences(`
+      Make sure that resin showed at every port.
+      Look for damp lines: there must be none.
+    `),
+    [wrong(t('A damp line'), t('Set a port there and inject a fresh batch.'))],
+  ),
   head(work),
 ];
 

@@ -1,3 +1,5 @@
+import { perDamage } from '../../methods/perDamage';
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
 import { m, mm } from '../../message/message';
 import { lookAndTap } from '../../methods/accept';
@@ -41,11 +43,15 @@ export function surfaceDraft(work: W): Draft {
         does: 'abrade',
         title: t('Chase it'),
         minutes: 10 + metres * 4,
-        text: m(
-          'Cut a square chase along the crack, {deep} deep. Cut it wet or with extraction, and wear a P3 mask.',
-          {
-            deep: mm(work.buildMm),
-          },
+        says: sentences(
+          `
+            Cut a square groove along the crack.
+            Depth: {deep}.
+          `,
+          { deep: perDamage(work.bodies.map((b) => mm(b.buildMm))) },
+        ),
+        warns: sentences(
+          `Wear a P3 mask, and cut wet or with dust extraction. The dust holds silica.`,
         ),
         sparks: survey.site.area === 'safe',
       }),
@@ -56,17 +62,23 @@ export function surfaceDraft(work: W): Draft {
       ...mixSteps(work, main),
       step.touch(main, 'gun', {
         title: t('Gun it in'),
-        text: m('Gun it into the chase over a backing rod. Fill to both walls, slightly hollow.'),
+        says: sentences(`Fill the groove over the rod to both walls, slightly hollow.`),
         people: 1,
       }),
       step.touch(main, 'tool', {
         title: t('Tool it'),
-        text: m('Smooth the joint once with a wet spatula. Pull the tape off at once.'),
+        says: sentences(`
+          Smooth the joint once with a wet spatula.
+          Pull the tape off at once.
+        `),
         people: 1,
       }),
       cleanTools(main),
       leave(work, main),
-      lookAndTap(ready, t('Check that it sticks to both walls and has no bubble and no gap.')),
+      lookAndTap(
+        ready,
+        sentences(`Check that it sticks to both walls and has no bubble and no gap.`),
+      ),
       head(work),
     ],
     needs: [...crackNeeds(work, survey.damages), ...heldNeeds(work)],

@@ -1,5 +1,6 @@
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
-import { joined, m, minutes, mm } from '../../message/message';
+import { m, minutes, mm } from '../../message/message';
 import { fingernail, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools, coatSteps } from '../../methods/build';
@@ -27,14 +28,21 @@ const cracks = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'crac
 const openSteps = ({ work, wet, survey, lap }: Rounds): StepDraft[] => [
   isolate(work, {
     extra: wet
-      ? m('Level as it is; inlet and outlet shut. Never enter a tank without a permit.')
-      : m('Empty, flush until neutral, outlets blanked. Never enter a tank without a permit.'),
+      ? sentences(`
+        Leave the level as it is.
+        Close the inlet and the outlet.
+      `)
+      : sentences(`
+        Empty the tank and flush it until pH paper shows 7.
+        Blank the outlets.
+      `),
   }),
   protect(
     work,
     dissolved(work)
       ? {
-          extra: m('No flame, no spark, no hot surface within five metres; air blown through.'),
+          extra: sentences(`Blow fresh air over the work place.`),
+          warns: sentences(`Keep flames, sparks and hot parts away. The solvent burns.`),
         }
       : undefined,
   ),
@@ -43,19 +51,27 @@ const openSteps = ({ work, wet, survey, lap }: Rounds): StepDraft[] => [
     does: 'look',
     title: t('Which plastic is it'),
     minutes: 5,
-    text: dissolved(work)
-      ? m(
-          'A drop of the solvent on a hidden place: it must go tacky. If it does not, it is another plastic and this filler lets go.',
-        )
-      : m('Read the mark on the shell: it decides what holds.'),
+    says: dissolved(work)
+      ? sentences(`
+        Put a drop of the solvent on a hidden place.
+        It must become sticky. If it does not, do not use this filler.
+      `)
+      : sentences(
+          `Read the mark of the plastic on the tank. Make sure that it is the one in the survey.`,
+        ),
   }),
-  degrease(work, { extra: m('Mould release comes off first: plastic is born with it on.') }),
+  degrease(work, {
+    extra: sentences(`Remove mould release too.`),
+  }),
   ...(cracks(work) > 0 ? [drillEnds(cracks(work), false)] : []),
   step.prep('vee', {
     does: 'open-up',
     title: t('Open it up'),
     minutes: 10 * survey.damages.length,
-    text: m('Vee it out from the outside, not through: the filler keys on the slope.'),
+    says: sentences(`
+      Cut the damage open to a V from the outside.
+      Do not cut through the wall.
+    `),
   }),
   gradeStep(work, lap),
   dustOff(),
@@ -63,9 +79,7 @@ const openSteps = ({ work, wet, survey, lap }: Rounds): StepDraft[] => [
     does: 'dam',
     title: t('Plug every outlet'),
     minutes: 10,
-    text: m(
-      'Each outlet and every hole below plugged before anything is poured: what runs in sets in the pipe.',
-    ),
+    says: sentences(`Plug each outlet and each hole below the damage.`),
     uses: ['plugs'],
   }),
 ];
@@ -77,8 +91,8 @@ const coatingSteps = ({ work, wet, rounds, lap }: Rounds): StepDraft[] => [
           does: 'dam',
           title: t('Back the hole'),
           minutes: 5 * holes(work),
-          text: m(
-            'A backing with film behind {n, plural, one {the hole} other {each hole}}, held tight.',
+          says: sentences(
+            `Hold a backing with film tightly behind {n, plural, one {the hole} other {each hole}}.`,
             { n: holes(work) },
           ),
           uses: ['plugs'],
@@ -90,30 +104,47 @@ const coatingSteps = ({ work, wet, rounds, lap }: Rounds): StepDraft[] => [
         does: 'wipe',
         title: t('Wipe what it stands'),
         minutes: 5,
-        text: m('A clean cloth, under water too: no slime, no skin.'),
+        says: sentences(`
+          Wipe the place with a clean cloth, under water too.
+          Leave no slime.
+        `),
       })
     : wipe(work, {
-        extra: dissolved(work) ? m('Then the filler’s own solvent, one way, once. Dry.') : false,
+        extra:
+          dissolved(work) && sentences(`Wipe once with the solvent of the filler and let it dry.`),
       }),
   ...beforeMixing(work),
   ...coatSteps(work, rounds, {
     words: {
       first: dissolved(work)
-        ? m('Press it into the vee, lid on between; thin coats, each let go hard,')
-        : m('Knead to one colour, press it in so that it keys behind,'),
-      last: m('Lay it {lap} past the damage and feather it.', { lap: mm(lap) }),
+        ? sentences(`
+          Press a thin coat into the V.
+          Close the lid of the filler between coats.
+        `)
+        : sentences(`Press it into the V, so that it grips behind the wall.`),
+      last: sentences(
+        `
+          Lay it {lap} past the damage.
+          Thin the edge out.
+        `,
+        { lap: mm(lap) },
+      ),
       people: 1,
     },
   }),
 ];
 
-const buildSteps = ({ last }: Rounds): StepDraft[] => [
-  step.build(last, 'lid', {
-    does: 'tidy',
-    title: t('Lid on'),
-    minutes: 2,
-    text: m('Lid on at once.'),
-  }),
+const buildSteps = ({ work, last }: Rounds): StepDraft[] => [
+  ...(dissolved(work)
+    ? [
+        step.build(last, 'lid', {
+          does: 'tidy',
+          title: t('Lid on'),
+          minutes: 2,
+          says: sentences(`Close the lid of the filler at once.`),
+        }),
+      ]
+    : []),
   cleanTools(last),
 ];
 
@@ -122,27 +153,47 @@ const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
     work,
     last,
     dissolved(work)
-      ? joined([
-          m('Hard soon, but long from cured: water {when}, longer where it is thick.', {
-            when: momentText(last, 'immersion'),
-          }),
-        ])
-      : m('A stop-gap: quick, and to be redone.'),
+      ? sentences(`It gets hard soon, but it cures slowly. Keep water off it until {when}.`, {
+          when: momentText(last, 'immersion'),
+        })
+      : sentences(`This is a stop-gap: plan a lasting repair.`),
   ),
-  lookAndTap(ready, t('No pit, no white edge, no bubble. Tap: one sound with the shell.'), [
-    wrong(t('Soft under the skin'), t('Solvent is still in it: wait; warm air, no flame.')),
-    wrong(t('White and brittle edge'), t('Another plastic: off with it, find out which.')),
-  ]),
+  lookAndTap(
+    ready,
+    sentences(`
+      Look for pits, white edges and bubbles: there must be none.
+      Tap it: it must sound like the wall of the tank.
+    `),
+    [
+      ...(dissolved(work)
+        ? [wrong(t('It is soft under the skin'), t('Solvent is still in it. Wait longer.'))]
+        : []),
+      wrong(
+        t('The edge is white and brittle'),
+        t('It is another plastic. Take the filler off and find out which.'),
+      ),
+    ],
+  ),
   fingernail(work),
   step.inspect('fill', {
     title: t('Fill and watch'),
     minutes: work.trade.tank.watchMin,
-    text: m('Water first: to half, then full. Dry outside for {wait}, then the product.', {
-      wait: minutes(work.trade.tank.watchMin),
-    }),
+    says: sentences(
+      `
+        Fill the tank with water to half, then to the top.
+        Wait {wait}: the outside must stay dry.
+        Then fill in the product.
+      `,
+      { wait: minutes(work.trade.tank.watchMin) },
+    ),
     timed: { label: m('Full of water'), minutes: work.trade.tank.watchMin, times: 1 },
     after: ready,
-    wrong: [wrong(t('It weeps'), t('Empty, dry, key, lay over from the outside.'))],
+    wrong: [
+      wrong(
+        t('Drops show'),
+        t('Empty and dry the tank. Abrade the place and repair over it from the outside.'),
+      ),
+    ],
   }),
 ];
 

@@ -1,3 +1,4 @@
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
 import { m, mm } from '../../message/message';
 import { lookAndTap } from '../../methods/accept';
@@ -29,19 +30,22 @@ const dry = ({ schools, survey }: W) => schools.wet !== 'wet' && survey.sump.dra
 const prepSteps = ({ work }: Rounds): StepDraft[] => [
   isolate(work, {
     extra: dry(work)
-      ? m('Drain and dry it: dry bonds hold longer, and it can be drained here.')
-      : m(
-          'Stop the flow and the suction, and lock both. Nobody works alone over water. Keep a life-line and rescue ready.',
-        ),
+      ? sentences(`Drain it and dry it. A dry bond holds longer.`)
+      : sentences(`
+        Stop the flow and the suction, and lock both.
+        Keep a life-line and a rescuer ready.
+      `),
+    warns: dry(work) ? undefined : sentences(`Never work alone over water. You can drown.`),
   }),
   protect(work),
   step.prep('try-dry', {
     does: 'look',
     title: t('Try it dry'),
     minutes: 10,
-    text: m(
-      'Fitting or patch tried in place without gel, above water first: it sits, it can be reached, it can be held.',
-    ),
+    says: sentences(`
+      Try the fitting or the patch in place, without gel.
+      Make sure that it sits, and that you can reach it and hold it.
+    `),
     hold: { kind: 'photo', label: m('Tried in place') },
   }),
   ...removeOld(work),
@@ -49,25 +53,32 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
     does: 'abrade',
     title: m('Clean to {grade}', { grade: work.grade ?? 'sound' }),
     minutes: gradeMinutes(work),
-    text: m(
-      'Scrape and scrub slime, scale and loose coating {lap} past it, under water too. New skin grows in an hour.',
+    says: sentences(
+      `
+        Scrape off slime, scale and loose coating.
+        Scrub the place until it is clean, {lap} past the damage.
+      `,
       { lap: mm(work.trade.sump.lapMm) },
     ),
-    wrong: [wrong(t('Slippery under the glove'), t('Scrub again: gel does not hold slime.'))],
+    wrong: [wrong(t('It feels slippery'), t('Scrub it again.'))],
   }),
   step.prep('wipe', {
     does: 'wipe',
     title: t('Wipe it clean'),
     minutes: 5,
-    text: m('A clean cloth over it, one way; nothing but the gel touches it after.'),
+    says: sentences(`
+      Wipe the place with a clean cloth in one direction.
+      Do not touch it again before the gel is on.
+    `),
   }),
   step.prep('peel-tools', {
     does: 'ready',
     title: t('Tools that peel clean'),
     minutes: 5,
-    text: m(
-      'Polypropylene spatulas and board, film on the board: gel does not stick to it. Gloves to the elbow, two pairs.',
-    ),
+    says: sentences(`
+      Lay film on the polypropylene board. The gel does not stick to it.
+      Put on two pairs of gloves that reach the elbow.
+    `),
     uses: ['board'],
   }),
   ...beforeMixing(work),
@@ -79,8 +90,12 @@ const buildSteps = ({ patch, work, bed, last }: Rounds): StepDraft[] => [
         ...mixSteps(work, patch),
         step.touch(patch, 'wet-out', {
           title: t('Wet out on the board'),
-          text: m(
-            '{cloths} cloths on the non-stick board, {lap} past the damage all round, gel through and on both faces, no dry place.',
+          says: sentences(
+            `
+              Lay {cloths} cloths on the board, {lap} larger than the damage on all sides.
+              Work gel through them and over both faces.
+              Leave no dry place.
+            `,
             { cloths: work.trade.sump.cloths, lap: mm(work.trade.sump.lapMm) },
           ),
           figures: ['cloth'],
@@ -89,11 +104,16 @@ const buildSteps = ({ patch, work, bed, last }: Rounds): StepDraft[] => [
         }),
         step.touch(patch, 'carry', {
           title: t('Carry and lay'),
-          text: m(
-            'Carried flat on the board, slid on from one edge so that the water goes out ahead. Press from the middle, feather. Few strokes: stop when it pulls.',
-          ),
+          says: sentences(`
+            Carry the cloths flat on the board.
+            Slide them on from one edge, so that the water goes out ahead.
+            Press from the middle to the edges with few strokes.
+          `),
           wrong: [
-            wrong(t('Water under it'), t('Lift that edge once, press it out; no second time.')),
+            wrong(
+              t('Water is under it'),
+              t('Lift that edge once and press the water out. Do not lift it again.'),
+            ),
           ],
         }),
       ]
@@ -103,20 +123,31 @@ const buildSteps = ({ patch, work, bed, last }: Rounds): StepDraft[] => [
         ...mixSteps(work, bed),
         step.touch(bed, 'bed', {
           title: t('Bed the fitting'),
-          text: m(
-            'Gel in a ring on the fitting and in a ring on the old one. Down square with a twist until it comes out all round, {bed} thick. Feather the squeeze-out.',
+          says: sentences(
+            `
+              Put a ring of gel on the fitting and a ring on the old pipe.
+              Push the fitting down square with a twist, until gel comes out all round.
+              Leave {bed} of gel under it.
+              Thin out the gel that came out.
+            `,
             { bed: mm(work.buildMm) },
           ),
           figures: ['round.main.total'],
           wrong: [
-            wrong(t('None comes out on one side'), t('Off at once, more gel there, down again.')),
+            wrong(
+              t('No gel comes out on one side'),
+              t('Take the fitting off at once. Add gel there and push it down again.'),
+            ),
           ],
         }),
         step.build(bed, 'hold', {
           does: 'form',
           title: t('Hold it'),
           minutes: 5 * fittings(work),
-          text: m('A weight or a prop on it, square; nobody touches it till it sets.'),
+          says: sentences(`
+            Hold the fitting square with a weight or a prop.
+            Do not touch it until the gel has set.
+          `),
         }),
       ]
     : []),
@@ -124,24 +155,31 @@ const buildSteps = ({ patch, work, bed, last }: Rounds): StepDraft[] => [
 ];
 
 const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
-  leave(work, last, m('Keep the water still: no pump, no wave.')),
+  leave(work, last, sentences(`Keep the water still.`)),
   lookAndTap(
     ready,
-    t('Gel all round, no gap, feathered. Prod the edge with the spatula: it does not lift.'),
-    [wrong(t('The edge lifts'), t('Scrub it, gel over it while the rest holds.'))],
+    sentences(`
+      Look for gaps in the gel: there must be none.
+      Push the edge with a spatula: it must not lift.
+    `),
+    [wrong(t('The edge lifts'), t('Scrub it and put gel over it.'))],
   ),
   step.inspect('sample', {
     title: t('Feel the sample'),
     minutes: 3,
-    text: m(
-      'Press a fingernail into the sample that was kept in the same water. It is hard when no mark stays.',
+    says: sentences(
+      `Press a fingernail into the sample that lies in the same water: it must leave no mark.`,
     ),
-    wrong: [wrong(t('It marks'), t('Cold water: wait twice as long, feel again.'))],
+    wrong: [wrong(t('The fingernail leaves a mark'), t('Wait as long again and try once more.'))],
   }),
   step.inspect('flow', {
     title: t('Flow back on'),
     minutes: 15,
-    text: m('Half flow, look; then full. Dye at the joint shows a leak.'),
+    says: sentences(`
+      Open the flow to half and look at the joint.
+      Open it fully.
+      Put dye at the joint: it shows a leak.
+    `),
     after: ready,
   }),
 ];

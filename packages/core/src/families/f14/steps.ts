@@ -1,3 +1,5 @@
+import { perDamage } from '../../methods/perDamage';
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
 import { celsius, m, mm, q } from '../../message/message';
 import { fingernail, lookAndTap, thickness } from '../../methods/accept';
@@ -26,7 +28,10 @@ const step = stepsOf(stepIds);
 const prepSteps = ({ work }: Rounds): StepDraft[] => [
   isolate(work, {
     minutes: 15,
-    extra: m('Stopped and pinned where it turns; a platform, no ladder, for two hands’ work.'),
+    extra: sentences(`
+      Stop and pin what turns.
+      Stand on a platform, not on a ladder.
+    `),
   }),
   protect(work),
   ...removeOld(work),
@@ -34,34 +39,45 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
     does: 'wet',
     title: t('Wash'),
     minutes: 8,
-    text: m(
-      'Water and soap, rinse, dry. Only the solvent the film stands touches it: try it on a corner.',
-    ),
+    says: sentences(`
+      Wash the place with soap and water.
+      Rinse it and let it dry.
+    `),
   }),
   step.prep('mask', {
     does: 'mask',
     title: t('Mask tight'),
     minutes: 8,
-    text: m('Tape pressed tight, pull tabs on, a hand’s breadth of paper round it.'),
+    says: sentences(`
+      Put masking tape round the place and press it down.
+      Leave a pull tab at one end.
+      Cover a hand’s width round it with paper.
+    `),
   }),
   gradeStep(work, 20, {
-    extra: m(
-      'Loose edges feathered with a fine-middle grit. Stop before the fibre shows; slight whitening is fine.',
-    ),
+    extra: sentences(`
+      Sand loose edges down to a slope.
+      Stop before fibre shows.
+    `),
     wrong: [
       wrong(
         t('Fibre shows'),
-        t('Stop: it is a laminate repair now, a structural engineer decides.'),
+        t('Stop. It is a laminate repair now. A structural engineer decides.'),
       ),
     ],
   }),
   dustOff(),
-  wipe(work, { extra: m('Lightly: a wet cloth lifts the film’s edge.') }),
+  wipe(work, {
+    extra: sentences(`Wipe lightly, so that the edge of the film does not lift.`),
+  }),
   step.prep('re-mask', {
     does: 'mask',
     title: t('Mask again'),
     minutes: 5,
-    text: m('Fresh tape, inside the sanded edge, with its tab. No hand on what is wiped.'),
+    says: sentences(`
+      Put fresh tape inside the sanded edge, with a pull tab.
+      Do not touch the wiped place.
+    `),
   }),
   ...beforeMixing(work),
 ];
@@ -70,10 +86,14 @@ const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): Ste
   ...(paints(work)
     ? coatSteps(work, fill, {
         words: {
-          first: m('Thin, from wet to dry, feathered inside the tape line, {wet} wet;', {
-            wet: q(wetUm, 'thinFilm'),
-          }),
-          last: m('Let each coat flash off before the next.'),
+          first: sentences(
+            `
+              Apply a thin coat from the wet edge to the dry. Wet thickness: {wet}.
+              Thin the edge out inside the tape.
+            `,
+            { wet: q(wetUm, 'thinFilm') },
+          ),
+          last: undefined,
           people: 1,
         },
       })
@@ -81,17 +101,20 @@ const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): Ste
         ...mixSteps(work, main),
         step.touch(main, 'level-fill', {
           title: t('Fill it'),
-          text: m(
-            'From one end, the nozzle in it, no air under it. Squeegee level over the tape, {deep} deep.',
-            { deep: mm(work.buildMm) },
+          says: sentences(
+            `
+              Start at one end. Keep the nozzle in the paste, so that no air gets in.
+              Draw it level over the tape. Depth: {deep}.
+            `,
+            { deep: perDamage(work.bodies.map((b) => mm(b.buildMm))) },
           ),
           people: 1,
           figures: ['coat'],
-          wrong: [wrong('A pinhole', t('Open the bubble with a point and fill it now.'))],
+          wrong: [wrong(t('A pinhole'), t('Open it with a needle and fill it now.'))],
         }),
         step.touch(main, 'demask', {
           title: t('Demask wet'),
-          text: m('Tape off by its tab while it is wet, back on itself.'),
+          says: sentences(`Pull the tape off by its tab while the paste is wet.`),
           people: 1,
         }),
         cleanTools(main),
@@ -99,8 +122,12 @@ const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): Ste
           at: 'handle',
           title: t('Sand it level'),
           minutes: 10 * survey.damages.length,
-          text: m(
-            'Block and {grit}, level with the film round it, never into the fibre. Wash, dust off, wipe, mask again.',
+          says: sentences(
+            `
+              Sand it level with the film round it, with {grit} on a block.
+              Stop before fibre shows.
+              Wash it, wipe it and mask it again.
+            `,
             { grit: BLOCK_GRIT },
           ),
         }),
@@ -110,14 +137,16 @@ const buildSteps = ({ work, fill, wetUm, main, survey, tops, end }: Rounds): Ste
             ...mixSteps(work, top, before ? [overcoat(work, before)] : []),
             step.touch(top, 'topcoat', {
               title: top.title,
-              text: m(
-                '{card}, {wet} wet, from wet to dry, feathered inside the tape line.{more, select, yes { Flash off before the next.} other {}}',
-                {
-                  card: top.card.code,
-                  wet: q(wetUmOf(top), 'thinFilm'),
-                  more: i < tops.length - 1 ? 'yes' : 'no',
-                },
-              ),
+              says: [
+                sentences(
+                  `
+                    Apply {card} from the wet edge to the dry. Wet thickness: {wet}.
+                    Thin the edge out inside the tape.
+                  `,
+                  { card: top.card.code, wet: q(wetUmOf(top), 'thinFilm') },
+                ),
+                i < tops.length - 1 && sentences(`Let it flash off before the next coat.`),
+              ],
               people: 1,
               figures: ['wet', `round.${top.id}.total`],
             }),
@@ -131,16 +160,19 @@ const acceptSteps = ({ work, end, card, ready }: Rounds): StepDraft[] => [
   leave(
     work,
     end,
-    m('A lamp speeds it: half a metre off, the surface never over {most}.', {
-      most: celsius(card.ambient.maxSurfaceC),
-    }),
+    sentences(`Keep the surface below {most}.`, { most: celsius(card.ambient.maxSurfaceC) }),
   ),
   step.inspect('polish', {
     title: t('Sand and polish'),
     minutes: 15,
-    text: m('Wash, then {grits}, each crosswise to the last, then polish. Wash.', {
-      grits: grits(work),
-    }),
+    says: sentences(
+      `
+        Wash the place.
+        Sand with {grits}, each across the last.
+        Polish it and wash it again.
+      `,
+      { grits: grits(work) },
+    ),
     does: 'finish',
     figures: ['topcoatL'],
     uses: ['grit'],
@@ -148,10 +180,13 @@ const acceptSteps = ({ work, end, card, ready }: Rounds): StepDraft[] => [
   }),
   lookAndTap(
     ready,
-    t('No edge to the nail, no pinhole, one gloss under a low light. The witness felt beside it.'),
+    sentences(`
+      Draw a fingernail over the edge: you must feel no step.
+      Look along it under a low light: it must have one gloss and no pinhole.
+    `),
     [
-      wrong(t('An edge to the nail'), t('Sand it down, starting with P320, then polish.')),
-      wrong(t('Dull ring'), t('Feather a wider edge and apply one thin coat.')),
+      wrong(t('A fingernail feels an edge'), t('Sand the edge down from P320 on. Then polish it.')),
+      wrong(t('A dull ring shows'), t('Sand a wider edge and apply one thin coat.')),
     ],
   ),
   fingernail(work),
@@ -160,7 +195,7 @@ const acceptSteps = ({ work, end, card, ready }: Rounds): StepDraft[] => [
         thickness(work, {
           targetMm: work.buildMm,
           minReadings: 3,
-          text: m('Film gauge for this parent, three places or more.'),
+          text: m('Measure the thickness with a gauge for this material in three places or more.'),
         }),
       ]
     : []),

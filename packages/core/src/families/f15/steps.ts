@@ -1,5 +1,7 @@
+import { perDamage } from '../../methods/perDamage';
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
-import { joined, m, minutes, mm } from '../../message/message';
+import { m, minutes, mm } from '../../message/message';
 import { lookAndTap } from '../../methods/accept';
 import { approval, coverFirst, isolate, removeOld } from '../../methods/begin';
 import { cleanTools } from '../../methods/build';
@@ -29,40 +31,52 @@ const openSteps = ({ survey, work, burns }: Rounds): StepDraft[] => [
     ? [
         approval(
           'electronics-shop',
-          m('Mains on this part: creepage and clearance must come back to the maker’s.'),
+          m(
+            'This part carries mains voltage. Creepage and clearance must be as the maker gives them.',
+          ),
         ),
       ]
     : []),
-  isolate(work, { extra: m('Unplugged; capacitors discharged and proved; wrist strap on.') }),
+  isolate(work, {
+    extra: sentences(`
+      Unplug the board.
+      Discharge the capacitors and measure that they are empty.
+      Put the wrist strap on.
+    `),
+  }),
   step.prep('photo', {
     does: 'look',
     title: t('Draw it first'),
     minutes: 10,
-    text: joined([
+    says: [
       coverFirst(work),
-      m(
-        'Every part, track and colour near the burn, photographed with a rule and drawn: it is built back from that.',
-      ),
-    ]),
+      sentences(`
+        Photograph the board with a rule beside it.
+        Draw each part, track and colour near the burn.
+      `),
+    ],
     hold: { kind: 'photo', label: m('The board before, with a rule') },
   }),
   step.prep('parts', {
     does: 'open-up',
     title: t('Parts out'),
     minutes: 15 * burns,
-    text: m(
-      'Take out burnt parts and those in the way. First find why it burnt, and correct that.',
-    ),
+    says: sentences(`
+      Find out why the board burnt, and correct that.
+      Take out burnt parts and parts in the way.
+    `),
   }),
   ...removeOld(work),
   step.prep('mill', {
     does: 'abrade',
     title: t('Mill out the char'),
     minutes: gradeMinutes(work),
-    text: m(
-      'Small burr, until the laminate is its own colour: char conducts. Edges stepped. With extraction and a mask.',
-    ),
-    wrong: [wrong(t('Brown shows'), t('Mill on: it carbonises again from there.'))],
+    says: sentences(`
+      Mill the burn out with a small burr, until the board has its own colour.
+      Leave stepped edges.
+    `),
+    warns: sentences(`Wear a dust mask, and work with dust extraction. The dust harms the lungs.`),
+    wrong: [wrong(t('Brown material shows'), t('Mill it out. It conducts.'))],
   }),
 ];
 
@@ -71,16 +85,19 @@ const cleanSteps = ({ work, burns }: Rounds): StepDraft[] => [
     does: 'dust-off',
     title: t('Dust off'),
     minutes: 3,
-    text: m('Soft brush and vacuum, no rag: dust under the fill is a path.'),
+    says: sentences(`Remove the dust with a soft brush and a vacuum cleaner. Use no rag.`),
   }),
   step.prep('wipe', {
     does: 'wipe',
     title: t('Alcohol'),
     minutes: 5,
-    text: m('{aid} and a brush, {flash} to dry, clean air.', {
-      aid: aidName(work, 'wipe'),
-      flash: minutes(flashMinutes(work, 'wipe')),
-    }),
+    says: sentences(
+      `
+        Clean the place with {aid} and a brush.
+        Let it dry for {flash}.
+      `,
+      { aid: aidName(work, 'wipe'), flash: minutes(flashMinutes(work, 'wipe')) },
+    ),
     hold: {
       kind: 'countdown',
       label: m('Alcohol drying'),
@@ -92,13 +109,22 @@ const cleanSteps = ({ work, burns }: Rounds): StepDraft[] => [
     does: 'dam',
     title: t('Dam below, formers in'),
     minutes: 6 * burns + pins(work),
-    text: m(
-      'Tape below, pressed tight. {n, plural, =0 {No hole to form.} one {One spare leg, waxed, stands where the hole was.} other {# spare legs, waxed, stand where the holes were.}}',
-      { n: pins(work) },
-    ),
+    says: [
+      sentences(`Press tape tightly under the board, below each opening.`),
+      pins(work) > 0 &&
+        sentences(
+          `Put {n, plural, one {a waxed spare leg where the hole was} other {# waxed spare legs where the holes were}}.`,
+          { n: pins(work) },
+        ),
+    ],
     figures: ['pins'],
     uses: ['tape', ...(pins(work) > 0 ? ['legs'] : [])],
-    wrong: [wrong(t('It creeps under the tape'), t('Press again, let the first pass be thin.'))],
+    wrong: [
+      wrong(
+        t('Resin runs under the tape'),
+        t('Press the tape down again. Make the first pass thin.'),
+      ),
+    ],
   }),
   ...beforeMixing(work),
 ];
@@ -107,18 +133,32 @@ const buildSteps = ({ work, main, lamp, passes, each }: Rounds): StepDraft[] => 
   ...mixSteps(work, main),
   step.touch(main, 'passes', {
     title: t('Fill in passes'),
-    text: lamp
-      ? m(
-          '{n, plural, one {One pass} other {# passes}} in all to {deep}: no deeper than it cures, {each} of lamp each. Goggles for the lamp, everybody.',
-          { n: passes, deep: mm(work.buildMm), each: minutes(each / 60) },
+    says: lamp
+      ? sentences(
+          `
+            Fill the opening in {n, plural, one {one pass} other {# passes}}. Full depth: {deep}.
+            Hold the lamp on each pass for {each}.
+          `,
+          {
+            n: passes,
+            deep: perDamage(work.bodies.map((b) => mm(b.buildMm))),
+            each: minutes(each / 60),
+          },
         )
-      : m('Fill to {deep}, level.', { deep: mm(work.buildMm) }),
+      : sentences(
+          `
+            Fill the opening level.
+            Depth: {deep}.
+          `,
+          { deep: perDamage(work.bodies.map((b) => mm(b.buildMm))) },
+        ),
+    warns: lamp ? sentences(`Wear lamp goggles. The light harms the eyes.`) : undefined,
     people: 1,
     figures: lamp ? ['passes', 'passSeconds', 'lampSeconds'] : [],
     ...(lamp ? { timed: { label: m('Under the lamp'), minutes: each / 60, times: passes } } : {}),
     wrong: [
-      wrong('A bubble', t('Open the bubble with a needle before you switch the lamp on.')),
-      wrong(t('Soft below'), t('Too deep a pass or a weak lamp: mill it out, thinner passes.')),
+      wrong(t('A bubble'), t('Open the bubble with a needle before the resin sets.')),
+      wrong(t('It is soft below'), t('Mill it out. Fill it again in thinner passes.')),
     ],
   }),
   cleanTools(main),
@@ -126,9 +166,10 @@ const buildSteps = ({ work, main, lamp, passes, each }: Rounds): StepDraft[] => 
     at: 'tackFree',
     title: t('Ease the formers out'),
     minutes: 8,
-    text: m(
-      'At once, while it is warm: warm the legs with the iron for a second, turn, draw. Tape off.',
-    ),
+    says: sentences(`
+      Warm each leg with a soldering iron for a second, turn it and pull it out.
+      Take the tape off.
+    `),
   }),
 ];
 
@@ -136,35 +177,39 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   leave(work, main),
   lookAndTap(
     ready,
-    t('Check both faces: level, no bubble, no amber colour. A steel pick must leave no mark.'),
-    [
-      wrong(
-        t('A pick marks it'),
-        t('Cure it longer under the lamp from both faces. If it stays soft, mill it out.'),
-      ),
-    ],
+    sentences(`
+      Check both faces: level, no bubble, no amber colour.
+      Scratch them with a steel pick: it must leave no mark.
+    `),
+    [wrong(t('A pick marks it'), t('Cure it longer. If it stays soft, mill it out.'))],
   ),
   step.inspect('insulation', {
     title: t('Insulation'),
     minutes: 10,
-    text: m(
-      'Track to track, and across the fill, at the maker’s test voltage. Not on a live board.',
+    says: sentences(
+      `Measure the insulation from track to track and across the fill, at the test voltage of the maker.`,
     ),
-    wrong: [wrong(t('It leaks'), t('Char is left: mill it out again.'))],
+    warns: sentences(
+      `Make sure that the board is dead. The test voltage and the board can shock you.`,
+    ),
+    wrong: [wrong(t('The insulation is too low'), t('Burnt material is left. Mill it out again.'))],
   }),
   step.inspect('creepage', {
     title: t('Creepage'),
     minutes: 5,
-    text: m(
-      'Distance over the surface between bare metal, as the maker made it or more; lacquer back on.',
-    ),
+    says: sentences(`
+      Measure the distance over the surface between bare conductors.
+      It must be at least what the maker gives.
+      Put the lacquer back on.
+    `),
   }),
   step.inspect('function', {
     title: t('Try it'),
     minutes: 15,
-    text: m(
-      'On a current-limited supply first, then in its place, watched through one full cycle.',
-    ),
+    says: sentences(`
+      Try the board on a supply with limited current.
+      Put it in its place and watch it through one full cycle.
+    `),
     after: ready,
   }),
 ];

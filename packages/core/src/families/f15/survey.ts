@@ -4,7 +4,7 @@ import { m } from '../../message/message';
 import { closingGroups, commonShape, commonUsual } from '../../survey/common';
 import { demandOf } from '../../survey/demand';
 import { surveyOf } from '../../family/family';
-import { amount, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
+import { amount, count, flag, mm, schemasOf, type DamageShape } from '../../survey/fields';
 import { body, parentOf, pathsOf } from '../../survey/parts';
 
 const burn = {
@@ -20,7 +20,7 @@ const burn = {
     max: 6,
     step: 0.1,
   }),
-  pins: amount('count', {
+  pins: count({
     label: t('Holes to form'),
     why: t('Spare legs are the formers.'),
     min: 0,

@@ -1,3 +1,5 @@
+import { perDamage } from '../../methods/perDamage';
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
 import { grams, m, mm } from '../../message/message';
 import { fingernail, lookAndTap } from '../../methods/accept';
@@ -20,7 +22,7 @@ const spots = ({ survey }: W) => survey.damages.filter((d) => d.shape === 'spot'
 const prepSteps = ({ work }: Rounds): StepDraft[] => [
   isolate(work, {
     minutes: 5,
-    extra: m('Closed to people; a dry day, and dry until its time is up.'),
+    extra: sentences(`Close the area to people.`),
   }),
   protect(work),
   ...removeOld(work),
@@ -30,23 +32,32 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
           does: 'open-up',
           title: t('Cut out loose'),
           minutes: 15 * spots(work),
-          text: m('Cut square to where it holds, straight edges, down to the base.'),
+          says: sentences(`
+            Cut loose matting out in straight lines, back to matting that holds.
+            Cut down to the base.
+          `),
         }),
       ]
     : []),
   gradeStep(work, 0),
-  dustOff(t('Sweep, then vacuum, edges too.')),
+  dustOff(
+    sentences(`
+      Sweep the base.
+      Vacuum it, and its edges.
+    `),
+  ),
   step.prep('dry', {
     does: 'dry',
     title: t('Bone dry'),
     minutes: 5,
-    text: m(
-      'The base must be fully dry: binder foams on a wet base. Cover wood or stone beside it.',
-    ),
+    says: sentences(`
+      Make sure that the base is fully dry. Binder foams on a wet base.
+      Cover wood and stone beside it.
+    `),
     wrong: [
       wrong(
         t('A dark, damp place'),
-        t('Dry it with warm air and wait. If the moisture comes back, do not lay it today.'),
+        t('Dry it with warm air and wait. If it becomes damp again, do not lay it today.'),
       ),
     ],
   }),
@@ -54,21 +65,26 @@ const prepSteps = ({ work }: Rounds): StepDraft[] => [
     does: 'look',
     title: t('Dry day'),
     minutes: 2,
-    text: m('The forecast must show no rain until the place is open again. Have a cover ready.'),
+    says: sentences(`
+      Read the forecast: no rain until the area is open again.
+      Have a cover ready.
+    `),
     uses: ['cover'],
   }),
   ...beforeMixing(work),
 ];
 
 const buildSteps = ({ work, prime, primerG, main }: Rounds): StepDraft[] => [
-  ...mixSteps(work, prime).filter((s) => s.name !== 'lay-out'),
+  ...mixSteps(work, prime),
   step.touch(prime, 'prime', {
     title: t('Prime edges and base'),
-    text: m(
-      'Roll {amount} of the binder thinly on the base and up the edges. It must become tacky; no puddle may stay.',
-      {
-        amount: grams(primerG),
-      },
+    says: sentences(
+      `
+        Roll {amount} of the binder thinly on the base and up the edges. Put no granules in it.
+        Leave no puddle.
+        Wait until it is sticky.
+      `,
+      { amount: grams(primerG) },
     ),
     people: 1,
     figures: ['primer'],
@@ -84,15 +100,22 @@ const buildSteps = ({ work, prime, primerG, main }: Rounds): StepDraft[] => [
   ]),
   step.touch(main, 'rake', {
     title: t('Place it'),
-    text: m('Spread it with a rake, {deep} deep and a little higher, edges first.', {
-      deep: mm(work.buildMm),
-    }),
+    says: sentences(
+      `
+        Rake it out from the edges to the middle.
+        Height: {deep}, and a little more.
+      `,
+      { deep: perDamage(work.bodies.map((b) => mm(b.buildMm))) },
+    ),
     figures: ['granules', 'binder'],
   }),
   step.touch(main, 'trowel', {
     title: t('Compact and trowel'),
-    text: m(
-      'Mist the trowel with {aid}; never spray the mat. Compact it from all sides, level with the surface beside it.',
+    says: sentences(
+      `
+        Spray a mist of {aid} on the trowel, never on the mat.
+        Press the granules down from all sides, level with the surface beside them.
+      `,
       { aid: aidName(work, 'release') },
     ),
     uses: ['release'],
@@ -102,18 +125,17 @@ const buildSteps = ({ work, prime, primerG, main }: Rounds): StepDraft[] => [
 ];
 
 const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
-  leave(
-    work,
-    main,
-    m('Keep it closed until the time of the card has passed. Cover it if it rains.'),
-  ),
+  leave(work, main, sentences(`Cover it if it rains.`)),
   lookAndTap(
     ready,
-    t('Check that it is level at the edges. Brush it with a stiff brush: no grain may come loose.'),
+    sentences(`
+      Check that it is level at the edges.
+      Brush it with a stiff brush: no grain may come loose.
+    `),
     [
       wrong(
         t('Grains brush out'),
-        t('Near the surface: roll a thin coat of binder over it. Deeper: cut it out.'),
+        t('Roll a thin coat of binder over them. If grains still come loose, cut that part out.'),
       ),
       wrong(t('An open edge'), t('Prime the edge, fill it and press it down.')),
     ],
@@ -124,7 +146,7 @@ const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
         step.inspect('drain', {
           title: t('Pail of water'),
           minutes: 3,
-          text: m('Pour a pail of water on it. All of the water must run through.'),
+          says: sentences(`Pour a pail of water on it: all of the water must run through.`),
           wrong: [
             wrong(
               t('Water stays on it'),
@@ -137,9 +159,13 @@ const acceptSteps = ({ work, main, ready, survey }: Rounds): StepDraft[] => [
   step.inspect('trip', {
     title: t('No trip'),
     minutes: 2,
-    text: m('Lay a straight edge over the joint. The step may be {most} at most.', {
-      most: mm(work.trade.crumb.tripMm),
-    }),
+    says: sentences(
+      `
+        Lay a straight edge over the joint.
+        The step may be {most} at most.
+      `,
+      { most: mm(work.trade.crumb.tripMm) },
+    ),
     hold: {
       kind: 'reading',
       label: m('Step at the edge'),

@@ -1,5 +1,6 @@
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
-import { m, mm } from '../../message/message';
+import { m, mm, q } from '../../message/message';
 import { hardness, holidayTest, lookAndTap, pressureSteps, thickness } from '../../methods/accept';
 import { approval, isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools, coatSteps, isStruckFlush } from '../../methods/build';
@@ -29,13 +30,15 @@ const prepSteps = ({ work, edge, survey, site, formed }: Rounds): StepDraft[] =>
     ? [
         approval(
           'pressure-engineer',
-          m('Under {least} of wall is left: the lining must not be the wall.', {
+          m('Less than {least} of the wall is left. The lining must not carry the pressure.', {
             least: mm(work.trade.rebuild.thinWallMm),
           }),
         ),
       ]
     : []),
-  isolate(work, { extra: m('Drain and flush it. Entry permit where a person goes in.') }),
+  isolate(work, {
+    extra: sentences(`Drain it and flush it.`),
+  }),
   protect(work),
   ...removeOld(work),
   degrease(work),
@@ -43,11 +46,12 @@ const prepSteps = ({ work, edge, survey, site, formed }: Rounds): StepDraft[] =>
     does: 'open-up',
     title: t('Cut the edge square'),
     minutes: gradeMinutes(work) * 0.7,
-    text: m(
-      'Cut back to sound metal. Edge square, {edge} deep or more all round: no feather edge.',
-      {
-        edge: mm(edge),
-      },
+    says: sentences(
+      `
+        Cut back to sound metal.
+        Cut the edge square, at least {edge} deep all round.
+      `,
+      { edge: mm(edge) },
     ),
     sparks: survey.site.area === 'safe',
     hold: {
@@ -58,11 +62,12 @@ const prepSteps = ({ work, edge, survey, site, formed }: Rounds): StepDraft[] =>
       max: null,
     },
     figures: ['minEdge'],
-    wrong: [wrong(t('Edge runs out to nothing'), m('Undercut it to {edge}.', { edge: mm(edge) }))],
+    wrong: [wrong(t('The edge is not deep enough'), m('Cut it to {edge}.', { edge: mm(edge) }))],
   }),
   ...(drank(work) ? [sweat()] : []),
   gradeStep(work, site.extentMm, {
-    extra: drank(work) && m('Blast again after the sweating: the heat brings scale and salt up.'),
+    extra:
+      drank(work) && sentences(`Do this after the sweating: the heat brings scale and salt up.`),
   }),
   dustOff(),
   ...release(
@@ -79,16 +84,28 @@ const prepSteps = ({ work, edge, survey, site, formed }: Rounds): StepDraft[] =>
 const builtSteps = ({ work, rounds, formed, machined, site, last }: Rounds): StepDraft[] => {
   const coats = coatSteps(work, rounds, {
     words: {
-      first: m(
-        'Scrub a thin wetting coat hard into the profile with a stiff brush. Without waiting, build on it,',
-      ),
+      first: sentences(`
+        Scrub a thin wetting coat hard into the profile with a stiff brush.
+        Build on it at once.
+      `),
       last: formed
         ? undefined
         : machined
-          ? m('Leave {allowance} on for the tool.', { allowance: mm(site.machiningMm) })
+          ? sentences(`Leave {allowance} more than the finished size.`, {
+              allowance: mm(site.machiningMm),
+            })
           : isStruckFlush(work)
-            ? m('Strike it flush to the template while soft; pull the tape while wet.')
-            : m('Leave it proud by {over} %, pull the tape while wet.', { over: site.overfillPct }),
+            ? sentences(`
+              Strike it flush while it is soft.
+              Pull the masking tape off while it is wet.
+            `)
+            : sentences(
+                `
+                  Leave it {over} proud.
+                  Pull the masking tape off while it is wet.
+                `,
+                { over: q(site.overfillPct, 'percent') },
+              ),
     },
   });
   // The former is closed on each coat while the coat is wet, within its working life.
@@ -99,7 +116,11 @@ const builtSteps = ({ work, rounds, formed, machined, site, last }: Rounds): Ste
               s,
               step.touch(rounds.find((r) => r.id === s.round?.id) ?? last, 'close-former', {
                 title: t('Close the former'),
-                text: m('Close it square round the seat, squeeze-out all round; trim it.'),
+                says: sentences(`
+                  Put the former round the seat, square.
+                  Press it down until material comes out all round.
+                  Trim what came out.
+                `),
               }),
             ]
           : [s],
@@ -118,9 +139,11 @@ const acceptSteps = ({ work, last, ready, machined, card, grinds }: Rounds): Ste
         step.inspect('machine', {
           title: t('Machine to size'),
           minutes: 60,
-          text: m(
-            'Cut to the finished size. Speeds and feeds are the machinist’s. Wet, or with extraction.',
-          ),
+          says: sentences(`
+            Machine the repair to the finished size.
+            Take speeds and feeds from the machinist.
+          `),
+          warns: sentences(`Work wet or with dust extraction. The dust harms the lungs.`),
           does: 'finish',
           after: card.cure.milestones.machine ? [notBefore(last, 'machine')] : [],
         }),
@@ -130,7 +153,11 @@ const acceptSteps = ({ work, last, ready, machined, card, grinds }: Rounds): Ste
           step.inspect('dress', {
             title: t('Grind it flush'),
             minutes: 20,
-            text: m('Grind flush to the template. Mask on. Then dust off and wipe.'),
+            says: sentences(`
+              Grind the repair flush with the surface beside it.
+              Brush the dust off and wipe the repair.
+            `),
+            warns: sentences(`Wear a dust mask and eye protection. The dust harms the lungs.`),
             does: 'finish',
             sparks: true,
           }),
@@ -141,9 +168,12 @@ const acceptSteps = ({ work, last, ready, machined, card, grinds }: Rounds): Ste
         thickness(work, {
           targetMm: work.buildMm,
           minReadings: 5,
-          text: m('Dry film gauge, five places or more, {target}; the thin edges among them.', {
-            target: mm(work.buildMm),
-          }),
+          text: m(
+            'Measure the thickness in five places or more, the thin edges too: {target} on average.',
+            {
+              target: mm(work.buildMm),
+            },
+          ),
         }),
         holidayTest(work.buildMm),
       ]

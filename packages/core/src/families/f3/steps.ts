@@ -1,5 +1,6 @@
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
-import { joined, m, minutes, mm, q } from '../../message/message';
+import { m, minutes, mm, q } from '../../message/message';
 import { hardness, lookAndTap } from '../../methods/accept';
 import { isolate, protect, removeOld } from '../../methods/begin';
 import { cleanTools, coatSteps } from '../../methods/build';
@@ -18,17 +19,23 @@ const proof = ({ demand, trade }: W) =>
   step.inspect('proof', {
     title: t('Proof load'),
     minutes: 15,
-    text: demand.load
-      ? m(
-          'Load it slowly in steps up to {load}. Nobody may stand under it. Hold the load for {hold}: no crack may open and nothing may creep.',
+    says: demand.load
+      ? sentences(
+          `
+            Load the part slowly in steps up to {load}.
+            Hold the load for {hold}.
+            No crack may open and nothing may creep.
+          `,
           {
             load: q(demand.load.newtons * trade.strength.proofTimes, 'force'),
             hold: minutes(trade.casting.proofMin),
           },
         )
-      : m(
-          'Press and shake it by hand, harder than it will be in service. No crack may open and nothing may creep.',
-        ),
+      : sentences(`
+        Press and shake the part by hand, harder than in service.
+        No crack may open and nothing may creep.
+      `),
+    warns: sentences(`Keep everybody away from under the part. It can break.`),
     hold: demand.load
       ? {
           kind: 'reading',
@@ -45,7 +52,9 @@ const proof = ({ demand, trade }: W) =>
     wrong: [
       wrong(
         t('It cracks'),
-        t('Strip it, lap it further, use a tougher material. A new part may be due.'),
+        t(
+          'Remove the repair. Repair it again with a tougher material and a longer overlap, or fit a new part.',
+        ),
       ),
     ],
   });
@@ -53,9 +62,7 @@ const proof = ({ demand, trade }: W) =>
 const prepSteps = ({ work, survey, site, snapped, reduced }: Rounds): StepDraft[] => [
   isolate(work),
   protect(work, {
-    extra: m(
-      'Bushes and moving faces under a removable putty. Mind what the solvent would hurt close by.',
-    ),
+    extra: sentences(`Cover bushes and moving faces with removable putty.`),
     uses: ['putty'],
   }),
   ...removeOld(work),
@@ -67,8 +74,11 @@ const prepSteps = ({ work, survey, site, snapped, reduced }: Rounds): StepDraft[
     does: 'abrade',
     title: t('Strip and gouge'),
     minutes: 20,
-    text: m(
-      'Paint off well past the break, {extent} and the laps of the build, with coarse grit: a glossy coat is no substrate, and gouges help.',
+    says: sentences(
+      `
+        Remove all paint to {extent} past the break and past the edges of the build.
+        Use coarse abrasive and leave deep scratches.
+      `,
       { extent: mm(site.extentMm) },
     ),
     sparks: survey.site.area === 'safe',
@@ -81,21 +91,26 @@ const prepSteps = ({ work, survey, site, snapped, reduced }: Rounds): StepDraft[
     does: 'look',
     title: t('Dry fit, check the clearances'),
     minutes: 15,
-    text: joined([
-      m('Put it together dry. Move what moves past it: {room} of room, {free} kept free.', {
-        room: mm(survey.load.clearanceMm),
-        free: mm(site.clearanceMarginMm),
-      }),
+    says: [
+      sentences(
+        `
+          Put the part together without material.
+          Move the parts that pass it. Room there: {room}. Keep free: {free}.
+        `,
+        { room: mm(survey.load.clearanceMm), free: mm(site.clearanceMarginMm) },
+      ),
       reduced.length > 0 &&
-        m('Build at most {places}.', {
+        sentences(`Build no higher than this: {places}.`, {
           places: reduced.map((s) =>
             m('{build} at {name}', { build: mm(s.buildMm), name: s.name.toLowerCase() }),
           ),
         }),
-    ]),
+    ],
     figures: ['envelope'],
     hold: { kind: 'photo', label: m('Fitted dry') },
-    wrong: [wrong(t('It does not close'), t('Take high spots off the break, not off the part.'))],
+    wrong: [
+      wrong(t('The break does not close'), t('Take the high spots off the broken faces only.')),
+    ],
   }),
   wipe(work),
   ...beforeMixing(work),
@@ -107,22 +122,27 @@ const tackSteps = ({ tack, work }: Rounds): StepDraft[] => [
         ...mixSteps(work, tack),
         step.touch(tack, 'tack', {
           title: t('Tack the parts'),
-          text: m(
-            '{card} along the break, {each} at a time; filler powder and adhesive in turns, no bridge of powder left dry. Press, hold to its set. It only positions.',
+          says: sentences(
+            `
+              Press the broken faces together.
+              Put {card} along the break, {each} at a time, and filler powder on it in turns.
+              Leave no powder dry.
+              Hold the part until the tack is hard. The tack only holds the position.
+            `,
             { card: tack.card.code, each: mm(work.trade.casting.tackEachMm) },
           ),
           people: 1,
           figures: ['round.tack.total'],
           wrong: [
             wrong(
-              t('Out of line'),
-              t('Break it, clean it, tack it again: it cannot be pushed over.'),
+              t('The part is out of line'),
+              t('Break the tack, clean the faces and tack them again.'),
             ),
           ],
         }),
         waitFor(tack, 'tackFree', {
           title: t('Is the tack set'),
-          text: m('It holds by itself, nothing moves. Seconds, by its card.'),
+          text: sentences(`Release the part: nothing must move.`),
         }),
       ]
     : []),
@@ -134,8 +154,12 @@ const bulkSteps = ({ wetting, work, coats, last }: Rounds): StepDraft[] => [
         ...mixSteps(work, wetting),
         step.touch(wetting, 'wet', {
           title: t('Wetting coat'),
-          text: m(
-            'A thin coat, {thick}, worked hard into the scratches. Leave it until it is firm, look for bare places.',
+          says: sentences(
+            `
+              Work a thin coat hard into the scratches. Thickness: {thick}.
+              Leave it until it is firm.
+              Look for bare places and cover them.
+            `,
             { thick: mm(work.trade.casting.wetMm) },
           ),
           people: 1,
@@ -146,9 +170,9 @@ const bulkSteps = ({ wetting, work, coats, last }: Rounds): StepDraft[] => [
   ...coatSteps(work, coats, {
     words: {
       first: putty(work)
-        ? m('Press it through so that it keys on both faces, then build')
-        : m('Build as thick as the clearance allows, shaped so that it clamps round the part:'),
-      last: m('Smooth with a wet finger where the card stands water.'),
+        ? sentences(`Press it through the hole, so that it grips on both faces.`)
+        : sentences(`Shape the build so that it goes round the part.`),
+      last: work.card.damp === 'dry' ? undefined : sentences(`Smooth it with a wet finger.`),
       people: 1,
     },
     firstAfter: wetting
@@ -167,23 +191,29 @@ const bulkSteps = ({ wetting, work, coats, last }: Rounds): StepDraft[] => [
 ];
 
 const acceptSteps = ({ work, last, ready, site }: Rounds): StepDraft[] => [
-  leave(work, last, m('Prop it: the bond carries no load yet.')),
+  leave(work, last, sentences(`Keep the part on its prop: the bond carries no load yet.`)),
   step.during(last, 'dress', {
     at: 'handle',
     title: t('Dress the film'),
     minutes: 10,
-    text: m(
-      'Sand the surface film off before paint; round every edge that a hand can meet. Dust off.',
-    ),
+    says: sentences(`
+      Sand the shiny film off before you paint.
+      Round every edge that a hand can touch.
+      Brush the dust off.
+    `),
   }),
   lookAndTap(ready),
   ...hardness(work),
   step.inspect('clearance', {
     title: t('Clearance again'),
     minutes: 5,
-    text: m('Move what moves, one full turn by hand: nothing touches, {free} stay free.', {
-      free: mm(site.clearanceMarginMm),
-    }),
+    says: sentences(
+      `
+        Turn the moving parts once by hand: they must touch nothing.
+        Make sure that {free} stays free.
+      `,
+      { free: mm(site.clearanceMarginMm) },
+    ),
   }),
   proof(work),
 ];

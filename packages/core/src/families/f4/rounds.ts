@@ -54,7 +54,7 @@ export function roundsOf(work: W) {
   const last = main[main.length - 1] as NonNullable<typeof wrap>;
   const ready = [notBefore(last, demand.needed)];
   const extent = extentOf(work);
-  const hands: Message = m('Put the time of each roll on the pipe.');
+  const hands: Message = m('Write the time of each roll on the pipe.');
   return {
     work,
     extent,

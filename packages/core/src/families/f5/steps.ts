@@ -1,3 +1,5 @@
+import { perDamage } from '../../methods/perDamage';
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
 import { m, ml, mm, q } from '../../message/message';
 import { hardness, lookAndTap, pressureSteps, thickness } from '../../methods/accept';
@@ -28,12 +30,14 @@ const half = ({ wrap }: W) => (wrap?.lengthsMm[0] ?? 0) / 2;
 const prepSteps = ({ wrap, work }: Rounds): StepDraft[] => [
   approval(
     'pressure-engineer',
-    m('{plies} plies by the composite repair method, after ISO 24817 and ASME PCC-2 part 4.', {
+    m('The design has {plies} plies, after ISO 24817 and ASME PCC-2 part 4.', {
       plies: wrap?.layers ?? 0,
     }),
   ),
   isolate(work, {
-    extra: m('Flow that cannot be shut off: reduce the pressure first, to the engineer’s plan.'),
+    extra: sentences(
+      `If the flow cannot be shut off, reduce the pressure by the plan of the engineer.`,
+    ),
   }),
   protect(work),
   ...removeOld(work),
@@ -41,9 +45,13 @@ const prepSteps = ({ wrap, work }: Rounds): StepDraft[] => [
     does: 'look',
     title: t('Measure the wall'),
     minutes: 20,
-    text: m(
-      'Ultrasonic readings in a grid over the damage and {half} past it each way: the wall must be sound where the overlap bonds.',
-      { half: mm(half(work)) },
+    says: sentences(
+      `
+        Measure the wall by ultrasound in a grid over each damage.
+        Go this far past the middle of the damage on both sides: {half}.
+        Make sure that the wall is sound where the wrap bonds.
+      `,
+      { half: perDamage((wrap?.lengthsMm ?? []).map((length) => mm(length / 2))) },
     ),
     hold: { kind: 'photo', label: m('Grid with its readings') },
   }),
@@ -61,28 +69,33 @@ const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
         ...mixSteps(work, fair),
         step.touch(fair, 'fair', {
           title: holed(work) ? t('Plug the hole') : t('Fill and fair'),
-          text: holed(work)
-            ? m('{amount} of {card} pressed into the hole, struck to the round of the pipe.', {
-                amount: ml(fair.mixMl),
-                card: fair.card.code,
-              })
-            : m(
-                '{amount} of {card} into the damage, struck to the round of the pipe. Fair every step so that no ply bridges.',
+          says: holed(work)
+            ? sentences(
+                `
+                  Press {amount} of {card} into the hole.
+                  Shape it to the round of the pipe.
+                `,
+                { amount: ml(fair.mixMl), card: fair.card.code },
+              )
+            : sentences(
+                `
+                  Fill the damage with {amount} of {card}.
+                  Shape it to the round of the pipe, so that no ply has a hollow under it.
+                `,
                 { amount: ml(fair.mixMl), card: fair.card.code },
               ),
           figures: [`round.${fair.id}.total`],
           wrong: [
-            wrong(
-              t('A hollow under the plies'),
-              t('Fill it before the next ply: a bridge carries nothing.'),
-            ),
+            wrong(t('A hollow under the plies'), t('Fill the hollow before you lay the next ply.')),
           ],
         }),
         waitFor(fair, fair.card.cure.milestones.handle ? 'handle' : 'tackFree', {
           title: t('Is it shaped hard'),
-          text: m(
-            'Press a fingernail into it: it is hard when no mark stays. Then abrade it until it is matt, remove the dust and wipe it.',
-          ),
+          text: sentences(`
+            Press a fingernail into it: it must leave no mark.
+            Abrade it until it is matt.
+            Brush the dust off and wipe it.
+          `),
           more: { minutes: 10, does: 'wait' },
         }),
       ]
@@ -90,9 +103,13 @@ const fairSteps = ({ fair, work, prime }: Rounds): StepDraft[] => [
   ...mixSteps(work, prime),
   step.touch(prime, 'prime', {
     title: t('Wet the steel'),
-    text: m('Resin brushed hard into the profile, {thick} wet, no bare place.', {
-      thick: q(work.trade.wrap.primeMm * 1000, 'thinFilm'),
-    }),
+    says: sentences(
+      `
+        Brush the resin hard into the profile. Wet thickness: {thick}.
+        Leave no bare place.
+      `,
+      { thick: q(work.trade.wrap.primeMm * 1000, 'thinFilm') },
+    ),
     figures: ['round.prime.total'],
   }),
 ];
@@ -112,8 +129,11 @@ const wrapSteps = ({
         ...mixSteps(work, isolation, [wetOn(prime)]),
         step.touch(isolation, 'isolation', {
           title: t('Glass ply first'),
-          text: m(
-            'One ply of glass, {card}, wetted out, under all of the carbon: carbon on wet {metal} is a battery.',
+          says: sentences(
+            `
+              Lay one ply of {card}, wet through, under all of the carbon.
+              Leave no place where carbon touches the {metal}: it would corrode.
+            `,
             {
               card: isolation.card.code,
               metal: metal === 'stainless' ? t('stainless steel') : 'steel',
@@ -126,26 +146,31 @@ const wrapSteps = ({
   ...mixSteps(work, main, [wetOn(isolation ?? prime)]),
   layTape(work, main, {
     title: m('Lay {plies} plies', { plies: wrap?.layers ?? 0 }),
-    extra: m('Change the roll at a lap. Each ply inside the life of its batch.'),
+    extra: sentences(`Finish each ply inside the life of its batch.`),
   }),
   step.touch(main, 'compact', {
     title: t('Compact each ply'),
-    text: m(
-      'Squeeze from the middle to the edges, roll each ply down. Step the ends back: {taper} of taper. Next ply on wet.',
+    says: sentences(
+      `
+        Squeeze each ply from the middle to the edges.
+        Roll it down.
+        Step the ends of the plies back over {taper}.
+        Lay the next ply while this one is wet.
+      `,
       { taper: mm(made?.taperMm ?? 0) },
     ),
     figures: ['overlap', 'taper'],
-    wrong: [
-      wrong(t('A white place'), t('Dry or with air in it: squeeze resin through while it is wet.')),
-    ],
+    wrong: [wrong(t('A white place'), t('Squeeze resin through it while it is wet.'))],
   }),
   step.build(main, 'bind', {
     does: 'form',
     title: t('Bind it'),
     minutes: 5,
-    text: m(
-      'Wrap compression film tightly over all of it and prick holes into it. Leave it on until the resin has set.',
-    ),
+    says: sentences(`
+      Wrap compression film tightly over the plies.
+      Prick holes into the film.
+      Leave it on until the resin has set.
+    `),
     uses: ['film'],
   }),
   cleanTools(main),
@@ -155,15 +180,18 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   leave(
     work,
     main,
-    m('Put no pressure on it until the kept sample of each batch has been felt and is hard.'),
+    sentences(`Put no pressure on it until the kept sample of each batch is hard.`),
   ),
   lookAndTap(
     ready,
-    t('No dry cloth, no wrinkle across the plies, no delamination. Tap on a grid: one sound.'),
+    sentences(`
+      Look for dry cloth, wrinkles and loose plies: there must be none.
+      Tap on a grid with a coin: the sound must be the same everywhere.
+    `),
     [
       wrong(
         m('A hollow sound, less than {most} across', { most: mm(25) }),
-        t('Drill into the hollow, inject resin and record it.'),
+        t('Drill into the hollow and inject resin. Write it down.'),
       ),
       wrong(
         t('A larger hollow, or one at the edge'),
@@ -174,20 +202,22 @@ const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
   thickness(work, {
     targetMm: work.buildMm,
     minReadings: 4,
-    text: m('Thickness at four places round, {target} or more by the design.', {
+    text: m('Measure the thickness at four places round the pipe: {target} or more.', {
       target: mm(work.buildMm),
     }),
   }),
   ...hardness(work),
+  ...pressureSteps(work, ready),
   step.inspect('record', {
     title: t('Record it'),
     minutes: 10,
-    text: m(
-      'Plies, lots, readings, who laid it: kept for the life of the line, and signed by the engineer.',
-    ),
+    says: sentences(`
+      Write down the plies, the lots, the readings and who laid the plies.
+      Keep this record for the life of the line.
+      Have it signed by the engineer.
+    `),
     hold: { kind: 'approval', who: 'pressure-engineer' },
   }),
-  ...pressureSteps(work, ready),
 ];
 
 /** All steps of the repair, in working order. */

@@ -1,3 +1,5 @@
+import { perDamage } from '../../methods/perDamage';
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
 import { m, minutes, mm, q } from '../../message/message';
 import { hardness, lookAndTap } from '../../methods/accept';
@@ -35,26 +37,37 @@ function pourSteps(work: W, main: Round, after: After): StepDraft[] {
     ...mixSteps(work, main, [after]),
     step.touch(main, 'pour', {
       title: stands ? t('Trowel the hole') : t('Pour the hole'),
-      text: m(
-        'The hole first, from the bottom, in one place, so that the air leaves. Fill it level.',
-      ),
+      says: sentences(`
+        Fill the hole first, from the bottom, at one place, so that air gets out.
+        Fill it level with the belt.
+      `),
       people: 1,
       figures: ['holeMl', 'coverMl'],
       wrong: [
-        wrong(
-          t('Bubbles rise'),
-          t('Open the bubbles with a point while the material still flows.'),
-        ),
+        wrong(t('Bubbles rise'), t('Open the bubbles with a needle while the material flows.')),
       ],
     }),
     step.touch(main, 'cover', {
       title: t('Carry it past, feather'),
-      text: m(
-        '{cover} over the hole, down to nothing {lap} past it all round. Then leave it alone: it levels by itself.',
-        { cover: mm(work.trade.belt.coverMm), lap: mm(work.trade.belt.lapMm) },
-      ),
+      says: [
+        sentences(
+          `
+            Cover the hole {cover} thick.
+            Go past the edge of the damage and thin it out: {lap} on all sides.
+          `,
+          { cover: mm(work.trade.belt.coverMm), lap: mm(work.trade.belt.lapMm) },
+        ),
+        !stands &&
+          work.survey.surface.slope === 'level' &&
+          sentences(`Then leave it: it levels by itself.`),
+      ],
       people: 1,
-      wrong: [wrong(t('It pulls strings'), t('Its flow is over: stop, bin what is left.'))],
+      wrong: [
+        wrong(
+          t('It pulls strings'),
+          t('Its working life is over. Stop and throw away what is left.'),
+        ),
+      ],
     }),
   ];
 }
@@ -67,7 +80,10 @@ const flashOf = (round: Round): number => {
 const prepSteps = ({ work, survey, sheet, holes, slopeDeg }: Rounds): StepDraft[] => [
   isolate(work, {
     minutes: 10,
-    extra: m('Belt stopped, locked, run-back held; the load off the place.'),
+    extra: sentences(`
+      Lock the belt so that it cannot run back.
+      Take the load off the belt at the damage.
+    `),
   }),
   protect(work),
   ...removeOld(work),
@@ -75,23 +91,31 @@ const prepSteps = ({ work, survey, sheet, holes, slopeDeg }: Rounds): StepDraft[
     does: 'open-up',
     title: t('Cut it clean'),
     minutes: 8 * survey.damages.length,
-    text: sheet
-      ? m('Round the corners of the rip. Skive the edges: a slope, no step, no cord cut.')
-      : m('Cut loose rubber away to a round edge. No cord is cut.'),
+    says: sheet
+      ? sentences(`
+        Round the corners of the rip.
+        Cut the edges to a slope. Do not cut a cord.
+      `)
+      : sentences(`
+        Cut the loose rubber away, down to rubber that holds.
+        Leave round edges. Do not cut a cord.
+      `),
   }),
   degrease(work),
   gradeStep(work, work.trade.belt.lapMm, {
-    extra: m(
-      'Buff with a coarse tool at low speed until the surface is matt and rough. Do not smear the rubber: a smear is burnt rubber.',
-    ),
+    extra: sentences(`
+      Go on until the rubber is matt and rough.
+      Do not smear the rubber: a smear does not bond.
+    `),
   }),
   step.prep('dust-off', {
     does: 'dust-off',
     title: t('Brush it dry'),
     minutes: 3,
-    text: m(
-      'Brush the dust off dry. No solvent now, no hand: from here nothing greasy touches it.',
-    ),
+    says: sentences(`
+      Brush the dust off with a dry brush.
+      Use no solvent and do not touch the rubber again.
+    `),
   }),
   ...(holes > 0 && !sheet
     ? [
@@ -99,9 +123,10 @@ const prepSteps = ({ work, survey, sheet, holes, slopeDeg }: Rounds): StepDraft[
           does: 'dam',
           title: t('Back the hole'),
           minutes: 5 * holes,
-          text: m(
-            'A smooth plate under film, pressed up hard from behind: it keeps the rubber in and lets the air out at the top.',
-          ),
+          says: sentences(`
+            Put film on a smooth plate.
+            Press the plate hard against the back of the hole.
+          `),
           uses: ['backing'],
         }),
       ]
@@ -112,8 +137,11 @@ const prepSteps = ({ work, survey, sheet, holes, slopeDeg }: Rounds): StepDraft[
           does: 'dam',
           title: t('Dam the low side'),
           minutes: 5 * survey.damages.length,
-          text: m(
-            'The belt lies at {deg}°: a strip of putty on the low side, {high} high, higher than the cover.',
+          says: sentences(
+            `
+              The belt slopes by {deg}°. Put a strip of putty along the low side.
+              Make the strip {high} high, higher than the cover.
+            `,
             { deg: slopeDeg, high: mm(work.trade.belt.coverMm + 5) },
           ),
           uses: ['dam'],
@@ -127,8 +155,11 @@ const conditionSteps = ({ work, conditioner, after }: Rounds): StepDraft[] => [
   ...mixSteps(work, conditioner),
   step.touch(conditioner, 'condition', {
     title: t('Condition'),
-    text: m(
-      '{card} thin over the buffed rubber, {amount}. {flash} to flash off{humid, select, yes {: the air is humid, so twice its time} other {}}.',
+    says: sentences(
+      `
+        Brush {amount} of {card} thinly over the buffed rubber.
+        Wait {flash}{humid, select, yes {: the air is humid, so it takes twice as long} other {}}.
+      `,
       {
         card: conditioner.card.code,
         amount: q(conditioner.mixMl, 'volume'),
@@ -140,104 +171,140 @@ const conditionSteps = ({ work, conditioner, after }: Rounds): StepDraft[] => [
     ),
     people: 1,
     figures: ['round.conditioner.total', 'cure.conditioner.tackFree'],
-    wrong: [wrong(t('Left over its time'), t('Buff lightly, dust off, condition again.'))],
+    wrong: [
+      wrong(
+        t('It was left too long'),
+        t('Buff it lightly and brush the dust off. Apply the conditioner again.'),
+      ),
+    ],
   }),
 ];
 
-const coverSteps = ({
-  sheet,
-  strip,
-  work,
-  after,
-  strips,
-  covers,
-  card,
-  main,
-}: Rounds): StepDraft[] => [
-  ...(sheet && strip
-    ? [
-        ...mixSteps(work, sheet.first, [after]),
-        step.touch(sheet.first, 'cement-1', {
-          title: t('First coat of cement'),
-          text: m('Thin, on belt and strip, brushed into the nap. Left until it is dry.'),
-          people: 1,
-          figures: ['round.cement-1.total'],
-        }),
-        ...mixSteps(work, sheet.second, [
-          {
-            round: sheet.first.id,
-            at: 'tackFree',
-            until: 'overcoatCloses',
-            missed: 'condition',
-            why: m('First coat dry, and still live.'),
-          },
-        ]),
-        step.touch(sheet.second, 'cement-2', {
-          title: t('Second coat'),
-          text: m('The same again; touch-dry means it pulls no string to the knuckle.'),
-          people: 1,
-          figures: ['round.cement-2.total'],
-        }),
-        step.build(strip, 'strip', {
-          does: 'place',
-          title: t('Lay the strip'),
-          minutes: work.trade.belt.stripMin * strips,
-          text: m(
-            '{n, plural, one {One strip} other {# strips}}, {width} wide, {margin} past the rip each side. From one end, film drawn off as it goes: it cannot be moved once it touches.',
+const stripSteps = (
+  { work, strips, covers, card }: Rounds,
+  strip: Round,
+  cement: Round,
+): StepDraft[] => [
+  step.build(strip, 'strip', {
+    does: 'place',
+    title: t('Lay the strip'),
+    minutes: work.trade.belt.stripMin * strips,
+    says: sentences(
+      `
+        Lay {n, plural, one {one strip} other {# strips}}. Width: {width}.
+        Go past the rip on both sides by this much: {margin}.
+        Start at one end and pull the film off as you go. You cannot move the strip once it touches.
+      `,
+      {
+        n: strips,
+        width: perDamage(covers.map((c) => mm(c.stripWidthMm))),
+        margin: perDamage(covers.map((c) => mm(c.marginGotMm))),
+      },
+    ),
+    people: 2,
+    figures: ['strips'],
+    uses: () => [card.code],
+    after: [
+      {
+        round: cement.id,
+        at: 'tackFree',
+        until: 'overcoatCloses',
+        missed: 'condition',
+        why: m('Cement touch-dry, inside its open time.'),
+      },
+    ],
+    wrong: [wrong(t('A fold'), t('Cut the fold out. Lay a piece there with sloped edges.'))],
+  }),
+  step.build(strip, 'stitch', {
+    does: 'place',
+    title: t('Stitch it down'),
+    minutes: work.trade.belt.stitchMin * strips,
+    says: sentences(
+      `Roll hard from the centre to the edges, each line over the last, until no air is left.`,
+    ),
+    wrong: [wrong(t('A blister'), t('Open it with a needle, then roll it down.'))],
+  }),
+];
+
+const coverSteps = (made: Rounds): StepDraft[] => {
+  const { sheet, strip, work, after, main } = made;
+  return [
+    ...(sheet && strip
+      ? [
+          ...mixSteps(work, sheet.first, [after]),
+          step.touch(sheet.first, 'cement-1', {
+            title: t('First coat of cement'),
+            says: sentences(`
+              Brush a thin coat of cement on the belt and on the strip.
+              Let it dry.
+            `),
+            people: 1,
+            figures: ['round.cement-1.total'],
+          }),
+          ...mixSteps(work, sheet.second, [
             {
-              n: strips,
-              width: mm(covers[0]?.stripWidthMm ?? 0),
-              margin: mm(covers[0]?.marginGotMm ?? 0),
-            },
-          ),
-          people: 2,
-          figures: ['strips'],
-          uses: () => [card.code],
-          after: [
-            {
-              round: sheet.second.id,
+              round: sheet.first.id,
               at: 'tackFree',
               until: 'overcoatCloses',
               missed: 'condition',
-              why: m('Cement touch-dry, inside its open time.'),
+              why: m('First coat dry, and still live.'),
             },
-          ],
-          wrong: [wrong('A fold', t('Cut it out and inlay a piece, edges skived.'))],
-        }),
-        step.build(strip, 'stitch', {
-          does: 'place',
-          title: t('Stitch it down'),
-          minutes: work.trade.belt.stitchMin * strips,
-          text: m('Roller from the centre out, hard, every line over the last: no air is left.'),
-          wrong: [wrong('A blister', t('Open it with a point, then roll it down.'))],
-        }),
-      ]
-    : pourSteps(work, main as Round, after)),
-];
+          ]),
+          step.touch(sheet.second, 'cement-2', {
+            title: t('Second coat'),
+            says: sentences(`
+              Brush a second thin coat on the belt and on the strip.
+              Touch it with a knuckle: it is right when it pulls no string.
+            `),
+            people: 1,
+            figures: ['round.cement-2.total'],
+          }),
+          ...stripSteps(made, strip, sheet.second),
+        ]
+      : pourSteps(work, main as Round, after)),
+  ];
+};
 
 const acceptSteps = ({ work, last, ready }: Rounds): StepDraft[] => [
-  leave(work, last, m('The belt stands.')),
+  leave(work, last, sentences(`Keep the belt stopped.`)),
   step.during(last, 'tack-free', {
     at: 'tackFree',
     title: t('Is it tack-free'),
     minutes: 2,
-    text: m('Touch it with a clean glove. Pull the backing off only if the glove stays clean.'),
+    says: sentences(`
+      Touch it with a clean glove: the glove must stay clean.
+      Take the backing and the dams off.
+    `),
   }),
   lookAndTap(
     ready,
-    t('No bubbles, no open edge, feathered to nothing. It bends with the belt and does not lift.'),
-    [wrong(t('An edge lifts'), t('Cut it back to where it holds, buff, condition, fill.'))],
+    sentences(`
+      Look for bubbles and open edges: there must be none.
+      Bend the belt: the repair must not lift.
+    `),
+    [
+      wrong(
+        t('An edge lifts'),
+        t('Cut it back to where it holds. Buff it, apply conditioner and fill it again.'),
+      ),
+    ],
   ),
   ...hardness(work),
   step.inspect('run', {
     title: t('Run it slow'),
     minutes: 10,
-    text: m(
-      'Once round, empty and slow, past scraper and rollers; watch the place come by. Then with load.',
-    ),
+    says: sentences(`
+      Run the belt once round, empty and slow.
+      Watch the repair pass the scraper and the rollers.
+      Then run it with load.
+    `),
+    warns: sentences(`Keep hands and clothes away from the moving belt.`),
     after: ready,
     wrong: [
-      wrong(t('The scraper catches'), t('Stop. Grind the edge down, lower the scraper’s press.')),
+      wrong(
+        t('The scraper catches'),
+        t('Stop the belt. Grind the edge down and press the scraper less.'),
+      ),
     ],
   }),
 ];

@@ -1,5 +1,7 @@
+import { perDamage } from '../../methods/perDamage';
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
-import { m, type Message, mm } from '../../message/message';
+import { m, type Message, mm, q } from '../../message/message';
 import { lookAndTap } from '../../methods/accept';
 import { cleanTools } from '../../methods/build';
 import { leave, waitFor } from '../../methods/cure';
@@ -11,36 +13,54 @@ import type { StepDraft } from '../../work/step';
 import type { CoverRounds } from './coverRounds';
 import { coversIn, inflate, margin, prepSteps, SOAP_SHARE, step, total, type W } from './steps';
 
-const stripsText = (work: W): Message =>
-  m(
-    '{n, plural, one {One strip} other {# strips}} of {width}{end, select, yes {, end to end} other {}}.',
+const stripsText = (work: W): Message[] => [
+  ...sentences(
+    `
+      Cut the strips. Number: {n}.
+      Width: {width}.
+    `,
     {
-      n: total(work, (c) => c.strips),
-      width: mm(coversIn(work)[0]?.stripWidthMm ?? 0),
-      end: total(work, (c) => c.strips) > coversIn(work).length ? 'yes' : 'no',
+      n: perDamage(coversIn(work).map((c) => q(c.strips, 'count'))),
+      width: perDamage(coversIn(work).map((c) => mm(c.stripWidthMm))),
     },
-  );
+  ),
+  ...(total(work, (c) => c.strips) > coversIn(work).length
+    ? sentences(`Lay them end to end.`)
+    : []),
+];
 
 const readySteps = ({ work, strips }: CoverRounds): StepDraft[] => [
   ...prepSteps(work),
   gradeStep(work, margin(work), {
-    extra: m('Flat and matt, low speed; keep clear of lettering and ribs.'),
+    extra: sentences(`
+      Go on until the rubber is flat and matt.
+      Keep clear of letters and ribs.
+    `),
   }),
-  dustOff(t('Brush the dust off dry. No hand on it from here.')),
+  dustOff(
+    sentences(`
+      Brush the dust off with a dry brush.
+      Do not touch the rubber again.
+    `),
+  ),
   step.prep('cut-strips', {
     does: 'ready',
     title: t('Cut the strips'),
     minutes: 5 + strips * 2,
-    text: stripsText(work),
+    says: stripsText(work),
     figures: ['strips', 'stripWidth'],
   }),
   step.prep('trace', {
     does: 'mask',
     title: t('Trace the place'),
     minutes: 5,
-    text: m('Lay the patch dry, {margin} past the crack all round, draw round it.', {
-      margin: mm(coversIn(work)[0]?.marginGotMm ?? 0),
-    }),
+    says: sentences(
+      `
+        Lay the strips dry over the crack. Margin on all sides: {margin}.
+        Draw a line round them.
+      `,
+      { margin: perDamage(coversIn(work).map((c) => mm(c.marginGotMm))) },
+    ),
     figures: ['marginGot'],
   }),
   ...beforeMixing(work),
@@ -52,26 +72,34 @@ const underSteps = ({ close, work, conditioner, main }: CoverRounds): StepDraft[
         ...mixSteps(work, close),
         step.touch(close, 'close', {
           title: t('Close the crack'),
-          text: m(
-            '{card} into the crack, pressed shut and held to its set, before it is covered.',
-            {
-              card: close.card.code,
-            },
+          says: sentences(
+            `
+              Put {card} into the crack.
+              Press the crack shut and hold it until it has set.
+            `,
+            { card: close.card.code },
           ),
           figures: ['round.close.total'],
         }),
         waitFor(close, 'handle', {
           title: t('Is it shut'),
-          text: m('Flexed by hand it stays shut. Buff what stands proud, brush the dust off.'),
+          text: sentences(`
+            Bend the tyre by hand: the crack must stay shut.
+            Buff off what stands proud and brush the dust off.
+          `),
         }),
       ]
     : []),
   ...mixSteps(work, conditioner),
   step.touch(conditioner, 'condition', {
     title: t('Condition'),
-    text: m('{card} thin on the buffed rubber, inside the line; touch-dry.', {
-      card: conditioner.card.code,
-    }),
+    says: sentences(
+      `
+        Brush {card} thinly on the buffed rubber, inside the line.
+        Wait until it is dry to the touch.
+      `,
+      { card: conditioner.card.code },
+    ),
     people: 1,
     figures: ['round.conditioner.total', 'cure.conditioner.tackFree'],
   }),
@@ -86,53 +114,78 @@ const underSteps = ({ close, work, conditioner, main }: CoverRounds): StepDraft[
   ]),
 ];
 
-const laySteps = ({ main, drops }: CoverRounds): StepDraft[] => [
+const laySteps = ({ work, main }: CoverRounds): StepDraft[] => [
   step.touch(main, 'drops', {
     title: t('Drops'),
-    text: m(
-      '{drops} drops in all on the tyre inside the line, one by one, never smeared: one strip’s at a time.',
-      { drops },
+    says: sentences(
+      `
+        Put the drops on the tyre inside the line, for one strip at a time.
+        Number of drops: {drops}.
+        Do not smear the drops.
+      `,
+      { drops: perDamage(coversIn(work).map((c) => q(c.drops, 'count'))) },
     ),
     people: 1,
     figures: ['drops'],
-    wrong: [
-      wrong(t('Smeared'), t('Wipe it off, buff, begin again: a smear skins before it is pressed.')),
-    ],
+    wrong: [wrong(t('A drop is smeared'), t('Wipe it off and buff the place. Put a new drop on.'))],
   }),
   step.touch(main, 'roll', {
     title: t('Lay and roll down'),
-    text: m(
-      'From one end, a hand’s breadth at a time: press, roll, hold bit by bit to its set, go on. Corners last and longest.',
-    ),
+    says: sentences(`
+      Lay the strip from one end, a hand’s width at a time.
+      Press it, roll it and hold it until it has set. Then go on.
+      Press the corners last and longest.
+    `),
     people: 1,
-    wrong: [wrong(t('A corner lifts'), t('One drop under it, hold.'))],
+    wrong: [wrong(t('A corner lifts'), t('Put one drop under it and hold it.'))],
   }),
   cleanTools(main),
 ];
 
 const acceptSteps = ({ work, main, ready, airtight }: CoverRounds): StepDraft[] => [
-  leave(work, main, m('An accelerator only where the card allows one.')),
+  leave(work, main, null),
   step.during(main, 'bevel', {
     at: 'handle',
     title: t('Bevel the edge'),
     minutes: 8,
-    text: m('Grind the edge to a slope all round, so that it does not scrub. Dust off.'),
+    says: sentences(`
+      Grind the edge to a slope all round.
+      Brush the dust off.
+    `),
   }),
-  lookAndTap(ready, t('All edges and corners down, bevelled; a thin blade goes under nowhere.'), [
-    wrong(t('A blade goes under'), t('Peel to where it holds, buff, drop, hold.')),
-  ]),
+  lookAndTap(
+    ready,
+    sentences(`
+      Look at all edges and corners: they must lie flat and slope.
+      Try a thin blade: it must go under nowhere.
+    `),
+    [
+      wrong(
+        t('A blade goes under the edge'),
+        t('Peel it back to where it holds. Buff it, put drops on and hold it.'),
+      ),
+    ],
+  ),
   ...(airtight
     ? []
     : [
         step.inspect('air', {
           title: t('Air-tight corners'),
           minutes: 10,
-          text: m(
-            'In a cage, nobody in line: to {share} of service pressure, soap on all four corners. No bubble.',
+          says: sentences(
+            `
+              Put the tyre into the cage.
+              Fill it to {share} of service pressure by the remote hose.
+              Put soapy water on all corners: no bubble may show.
+            `,
             { share: SOAP_SHARE },
           ),
+          warns: sentences(`Keep everybody out of line with the tyre. It can burst.`),
           wrong: [
-            wrong(t('Bubbles'), t('Deflate, core out, off with it. A licensed shop decides.')),
+            wrong(
+              t('Bubbles show'),
+              t('Let the air out and take the core out. A licensed tyre shop decides.'),
+            ),
           ],
         }),
       ]),

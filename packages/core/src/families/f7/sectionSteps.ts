@@ -1,3 +1,4 @@
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
 import { m } from '../../message/message';
 import { approval } from '../../methods/begin';
@@ -10,13 +11,16 @@ import type { SectionRounds } from './sectionRounds';
 import { inflate, margin, prepSteps, step } from './steps';
 
 const readySteps = ({ work }: SectionRounds): StepDraft[] => [
-  approval('tyre-shop', m('A section repair is the licensed shop’s work, to its own table.')),
+  approval('tyre-shop', m('A section repair is work for a licensed tyre shop, by its own tables.')),
   ...prepSteps(work),
   step.prep('open', {
     does: 'open-up',
     title: t('Open up'),
     minutes: 45,
-    text: m('Expose and remove every damaged cord; the opening is what is measured, not the cut.'),
+    says: sentences(`
+      Expose and remove every damaged cord.
+      Measure the opening, not the cut.
+    `),
     hold: {
       kind: 'reading',
       label: m('Longest opening'),
@@ -26,7 +30,9 @@ const readySteps = ({ work }: SectionRounds): StepDraft[] => [
     },
     figures: ['opening'],
   }),
-  gradeStep(work, margin(work), { extra: m('Inside, larger than the patch.') }),
+  gradeStep(work, margin(work), {
+    extra: sentences(`Buff the inside, larger than the patch.`),
+  }),
   dustOff(),
   ...beforeMixing(work),
 ];
@@ -35,19 +41,28 @@ const buildSteps = ({ work, main }: SectionRounds): StepDraft[] => [
   ...mixSteps(work, main),
   step.touch(main, 'patch', {
     title: t('Cement, patch, stitch'),
-    text: m(
-      'Reinforced patch by opening and position, arrows to the bead. Stitch from the centre, no air.',
-    ),
+    says: sentences(`
+      Choose the reinforced patch by the size and place of the opening.
+      Lay it with its arrows to the bead.
+      Roll it hard from the centre to the edges, until no air is left.
+    `),
   }),
   step.touch(main, 'fill-out', {
     title: t('Fill outside'),
-    text: m('Uncured rubber into the opening, stitched in layers, proud.'),
+    says: sentences(`
+      Fill the opening with uncured rubber, in layers.
+      Roll each layer down. Leave the last layer proud.
+    `),
   }),
   step.during(main, 'heat-cure', {
     at: 'tackFree',
     title: t('Heat cure'),
     minutes: 60,
-    text: m('Heat pads and air bags, by the shop’s clock. Cool under pressure.'),
+    says: sentences(`
+      Put on the heat pads and air bags of the shop.
+      Cure it for the time of the shop’s method.
+      Let it cool under pressure.
+    `),
   }),
 ];
 
@@ -56,7 +71,11 @@ const acceptSteps = ({ work, main, ready }: SectionRounds): StepDraft[] => [
   step.inspect('contour', {
     title: t('Buff to the contour'),
     minutes: 15,
-    text: m('There must be no step. Tap the patch: no air may be under it. Remove the dust.'),
+    says: sentences(`
+      Buff the rubber until no step is left.
+      Tap the patch: no air may be under it.
+      Remove the dust.
+    `),
     after: ready,
     does: 'finish',
   }),

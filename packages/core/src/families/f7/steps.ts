@@ -1,3 +1,5 @@
+import { perDamage } from '../../methods/perDamage';
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
 import { m, mm } from '../../message/message';
 import { isolate, protect, removeOld } from '../../methods/begin';
@@ -41,26 +43,34 @@ export const total = (work: W, of: (c: ReturnType<typeof coversIn>[number]) => n
 
 /** The first steps of both methods. */
 export const prepSteps = (work: W): StepDraft[] => [
-  isolate(work, { extra: m('Wheel off load, chocked, before anybody touches the tyre.') }),
+  isolate(work, {
+    extra: sentences(`Take the load off the wheel and chock it.`),
+  }),
   step.prep('core-out', {
     does: 'safe',
     title: t('Core out'),
     minutes: 10,
-    text: m(
-      'Core out: fully deflated before anything is done to it, whether it holds its air or not. Put a wire through the stem.',
-    ),
+    says: sentences(`
+      Take the valve core out and let all air out.
+      Put a wire through the stem: no air may come out.
+    `),
+    warns: sentences(`Do not work on a tyre that holds air. It can burst.`),
   }),
   step.prep('cords', {
     does: 'look',
     title: t('Look for cords'),
     minutes: 10,
-    text: m(
-      'Open each crack with a blunt tool, {deep} and deeper: cord showing or cut stops the job. Photograph it with a rule.',
-      { deep: mm(deepest(work)) },
+    says: sentences(
+      `
+        Open each damage with a blunt tool to its bottom. Depth: {deep}.
+        Look for cords: stop if a cord shows or is cut.
+        Photograph the open damage with a rule beside it.
+      `,
+      { deep: perDamage(work.survey.damages.map((d) => mm(d.depthMm))) },
     ),
     hold: { kind: 'photo', label: m('The injury, opened, with a rule') },
     wrong: [
-      wrong(t('Cord shows'), t('Stop. Print the referral sheet; a licensed tyre shop decides.')),
+      wrong(t('A cord shows'), t('Stop. Print the referral sheet. A licensed tyre shop decides.')),
     ],
   }),
   protect(work),
@@ -73,8 +83,13 @@ export const inflate = (): StepDraft =>
   step.inspect('inflate', {
     title: t('Inflate in the cage'),
     minutes: 15,
-    text: m(
-      'In the cage, remote hose, never in line with the tyre. In steps to service pressure, watch the sidewall.',
-    ),
-    wrong: [wrong('A bulge', t('Stop at once, deflate by remote, scrap the tyre.'))],
+    says: sentences(`
+      Put the tyre into the cage.
+      Fill it by the remote hose, in steps up to service pressure.
+      Watch the sidewall at each step.
+    `),
+    warns: sentences(`Keep everybody out of line with the tyre. It can burst.`),
+    wrong: [
+      wrong(t('A bulge'), t('Stop at once. Let the air out from a distance. Scrap the tyre.')),
+    ],
   });

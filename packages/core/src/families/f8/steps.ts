@@ -1,3 +1,5 @@
+import { perDamage } from '../../methods/perDamage';
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
 import { m, mm } from '../../message/message';
 import { hardness, lookAndTap } from '../../methods/accept';
@@ -39,9 +41,15 @@ function openUp(work: W): StepDraft[] {
           does: 'abrade',
           title: t('Break out to full depth'),
           minutes: 20 + metres(work) * 20,
-          text: m(
-            'Break out the full depth, undercut the lower side{stepped, select, yes {; the sunk half must be borne from right under} other {}}. Both halves are to bear on it and be tied. Wet, and a P3 mask: the dust is silica.',
-            { stepped: stepped(work) ? 'yes' : 'no' },
+          says: sentences(
+            `
+              Break the crack out to its full depth: {depth}.
+              Undercut the lower side, so that both sides rest on the mortar.
+            `,
+            { depth: perDamage(work.bodies.map((b) => mm(b.buildMm))) },
+          ),
+          warns: sentences(
+            `Wear a P3 mask, and work wet or with dust extraction. The dust holds silica.`,
           ),
           sparks: work.survey.site.area === 'safe',
           figures: ['opened'],
@@ -55,9 +63,15 @@ function openUp(work: W): StepDraft[] {
           does: 'abrade',
           title: t('Chase it'),
           minutes: 8 + metres(work) * 2,
-          text: m(
-            'Chase the crack to clean walls, {depth} deep. Wet, or with extraction, and a P3 mask: the dust is silica.',
-            { depth: mm(work.buildMm) },
+          says: sentences(
+            `
+              Cut the crack open to clean walls.
+              Depth: {depth}.
+            `,
+            { depth: perDamage(work.bodies.map((b) => mm(b.buildMm))) },
+          ),
+          warns: sentences(
+            `Wear a P3 mask, and work wet or with dust extraction. The dust holds silica.`,
           ),
           sparks: work.survey.site.area === 'safe',
           figures: ['opened'],
@@ -74,9 +88,10 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
         does: 'dampen',
         title: t('Dampen'),
         minutes: 8,
-        text: m(
-          'Just before the mortar, wet the walls until they are saturated and the surface is dry: dark, no shine, no puddle.',
-        ),
+        says: sentences(`
+          Wet the walls just before you mix the mortar.
+          Wait until they are dark and show no water.
+        `),
         round,
         after: before ? [overcoat(work, before)] : [],
       }),
@@ -92,27 +107,35 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
         ? [
             step.touch(round, 'scrub', {
               title: t('Scrub it in'),
-              text: m(
-                'A scrub coat of the same mortar, wet, brushed hard into the damp walls; the rest on it at once.',
-              ),
+              says: sentences(`
+                Brush a thin coat of the wet mortar hard into the damp walls.
+                Place the rest on it at once.
+              `),
             }),
           ]
         : []),
       step.touch(round, 'under', {
         title: t('Fill right under'),
-        text: m(
-          'Ram it under both halves from one side until it comes up at the other, {lift} a lift: no hollow is left.',
-          { lift: mm(round.buildMm) },
+        says: sentences(
+          `
+            Ram the mortar in from one side until it comes up at the other.
+            Depth of this layer: {lift}.
+          `,
+          { lift: perDamage(work.bodies.map((b) => mm(b.buildMm / rounds.length))) },
         ),
-        wrong: [wrong(t('A hollow sound'), t('Open it there while soft, ram again.'))],
+        wrong: [
+          wrong(t('A hollow sound'), t('Open it there while it is soft. Ram the mortar in again.')),
+        ],
       }),
       ...(i === rounds.length - 1
         ? [
             step.touch(round, 'strike', {
               title: t('Strike flush'),
-              text: m(
-                'Strike and float flush with both sides; feather a step into a gentle slope.',
-              ),
+              says: [
+                sentences(`Strike the mortar off flush with both sides and float it.`),
+                stepped(work) &&
+                  sentences(`Float the step between the two sides to a gentle slope.`),
+              ],
             }),
           ]
         : []),
@@ -120,35 +143,48 @@ const mortarSteps = (work: W, rounds: readonly Round[]): StepDraft[] =>
   });
 
 function resinSteps(work: W, main: Round): StepDraft[] {
-  const sinks = wrong(t('It keeps sinking'), t('It drains: stop, sand, go on when that has set.'));
+  const sinks = wrong(
+    t('It keeps sinking'),
+    t('Stop. Fill the crack with sand below. Go on when the resin has set.'),
+  );
   const figures = ['resin', 'run'];
   return [
     ...mixSteps(work, main),
     isGunned(work)
       ? step.touch(main, 'gun', {
           title: t('Gun it in'),
-          text: isSealant(work)
-            ? m('Gun held low, pushed along, full to the walls, {deep} deep over the rod.', {
-                deep: mm(work.buildMm),
-              })
-            : m('The tip kept in the crack, pressure kept on, slow; go back over it as it sinks.'),
+          says: isSealant(work)
+            ? sentences(
+                `
+                  Hold the gun low and push it along the joint.
+                  Fill to both walls. Depth over the rod: {deep}.
+                `,
+                { deep: perDamage(work.bodies.map((b) => mm(b.buildMm))) },
+              )
+            : sentences(`
+              Keep the tip in the crack and move slowly.
+              Go over the crack again where the filler sinks.
+            `),
           people: 1,
           figures,
           wrong: [sinks],
         })
       : step.touch(main, 'pour', {
           title: t('Pour it in'),
-          text: m(
-            'Along the crack from a small bottle, again and again until it takes no more. Mix little: it goes hot in the bottle.{proud, select, yes { Leave it proud.} other {}}',
-            { proud: isScraped(work) ? 'no' : 'yes' },
-          ),
+          says: [
+            sentences(`
+              Pour the resin along the crack from a small bottle.
+              Pour again until the crack takes no more.
+            `),
+            !isScraped(work) && sentences(`Leave the resin proud.`),
+          ],
           people: 1,
           figures,
           wrong: [
             sinks,
             wrong(
               t('Bottle warm'),
-              t('Put it outside to cool and throw it away. Mix less the next time.'),
+              t('Put the bottle outside to cool and throw it away. Mix a smaller batch.'),
             ),
           ],
         }),
@@ -156,9 +192,10 @@ function resinSteps(work: W, main: Round): StepDraft[] {
       ? [
           step.touch(main, 'tool', {
             title: t('Tool it'),
-            text: m(
-              'Smooth the joint once with a wet spatula, slightly hollow. Pull the tape off at once.',
-            ),
+            says: sentences(`
+              Smooth the joint once with a wet spatula, slightly hollow.
+              Pull the tape off at once.
+            `),
             people: 1,
           }),
         ]
@@ -167,9 +204,7 @@ function resinSteps(work: W, main: Round): StepDraft[] {
       ? [
           step.touch(main, 'scrape', {
             title: t('Scrape flush'),
-            text: m(
-              'A sharp scraper, flat, before it sets: what stands proud shows through the next coat.',
-            ),
+            says: sentences(`Scrape the resin off flush with a sharp scraper before it sets.`),
             people: 1,
           }),
         ]
@@ -178,25 +213,36 @@ function resinSteps(work: W, main: Round): StepDraft[] {
 }
 
 const prepSteps = ({ work, card, survey, rounds, last }: Rounds): StepDraft[] => [
-  isolate(work, { minutes: 5, extra: m('Close the aisle, re-route people.') }),
+  isolate(work, {
+    minutes: 5,
+    extra: sentences(`Close the aisle and send people another way.`),
+  }),
   protect(work),
   ...removeOld(work),
   degrease(work),
   ...openUp(work),
   gradeStep(work, 20),
-  dustOff(t('Vacuum, then blow out with oil-free air, along it, twice. Dust is a release agent.')),
+  dustOff(
+    sentences(`
+      Vacuum the crack.
+      Blow along it twice with oil-free air.
+    `),
+  ),
   isMortar(work)
     ? step.prep('wash-out', {
         does: 'dry',
         title: t('Let it drain'),
         minutes: 5,
-        text: m('Let all puddles drain away. No dust may be left.'),
+        says: sentences(`
+          Let the water drain until no puddle is left.
+          Make sure that no dust is left.
+        `),
       })
     : step.prep('dry', {
         does: 'dry',
         title: t('Is it dry'),
         minutes: 5,
-        text: m(
+        says: m(
           'Tape a film over it, look under it: no fog.{damp, select, yes { Damp is allowed by the card.} other {}}',
           { damp: card.damp === 'dry' ? 'no' : 'yes' },
         ),
@@ -213,7 +259,12 @@ const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
   leave(
     work,
     last,
-    isMortar(work) ? m('Cover it with film. Keep draught and sun off it.') : m('Put barriers up.'),
+    isMortar(work)
+      ? sentences(`
+        Cover the mortar with film.
+        Keep draught and sun off it.
+      `)
+      : sentences(`Put barriers up.`),
   ),
   ...(grinds
     ? [
@@ -221,8 +272,13 @@ const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
           at: 'handle',
           title: t('Grind flush'),
           minutes: 5 + metres(work) * 1.25,
-          text: m(
-            'Grind flush, with extraction and a mask. Cured resin is too shiny to coat: matt all over. Then vacuum and wipe the dust off.',
+          says: sentences(`
+            Grind the resin flush.
+            Make the whole surface matt.
+            Vacuum the dust and wipe the surface.
+          `),
+          warns: sentences(
+            `Wear a P3 mask, and work with dust extraction. The dust harms the lungs.`,
           ),
           sparks: true,
         }),
@@ -230,14 +286,15 @@ const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
     : []),
   lookAndTap(
     ready,
-    t(
-      'Check that it fills the crack to both walls, is flush and has no pinholes. Drag a chain over it: the sound must be the same everywhere.',
-    ),
+    sentences(`
+      Check that it fills the crack to both walls, is flush and has no pinholes.
+      Tap along it with a hammer: the sound must be the same everywhere.
+    `),
     [
-      wrong(t('Sunk'), t('Abrade it and fill again.')),
+      wrong(t('The filler has sunk'), t('Abrade it and fill it again.')),
       wrong(
         t('A new hairline beside it'),
-        t('It moves more than this stands: cut it out, a flexible joint.'),
+        t('The crack moves too much for this filler. Cut it out and make a flexible joint.'),
       ),
     ],
   ),
@@ -245,9 +302,13 @@ const acceptSteps = ({ work, last, grinds, ready }: Rounds): StepDraft[] => [
   step.inspect('straight', {
     title: t('Straight edge'),
     minutes: 3,
-    text: m('Across it, a metre long: {most} proud or hollow at most.', {
-      most: mm(work.trade.joint.flushMm),
-    }),
+    says: sentences(
+      `
+        Lay a straight edge of one metre across the repair.
+        It may be {most} too high or too low at most.
+      `,
+      { most: mm(work.trade.joint.flushMm) },
+    ),
     hold: {
       kind: 'reading',
       label: m('Widest gap'),

@@ -1,3 +1,5 @@
+import { perDamage } from '../../methods/perDamage';
+import { sentences } from '../../message/sentences';
 import { AGGREGATE_KGL } from '../../work/weighing';
 import { t } from '../../text/text';
 import { type WorkingLine } from '../../calc/calc';
@@ -103,9 +105,10 @@ const mixed = ({ work, round }: CoatOf, window: After[]): StepDraft[] =>
           does: 'dampen',
           title: t('Dampen to SSD'),
           minutes: 10,
-          text: m(
-            'Just before the mortar, soak the surface and let the water go until it is saturated and surface dry: dark, no shine, no puddle.',
-          ),
+          says: sentences(`
+            Wet the concrete just before you mix the mortar.
+            Wait until it is dark and shows no water.
+          `),
           round,
           after: window,
         }),
@@ -123,27 +126,47 @@ const mixed = ({ work, round }: CoatOf, window: After[]): StepDraft[] =>
 const laidOn = ({ work, round, first, last }: CoatOf): StepDraft[] => [
   step.touch(round, 'coat', {
     title: round.title,
-    text: m(
-      '{scrub, select, yes {Brush a scrub coat of it into the dark, damp concrete, then spread} other {Spread}} {thick}, from the far end back.',
-      { scrub: isPowder(work) && first ? 'yes' : 'no', thick: mm(round.buildMm) },
-    ),
+    says: [
+      isPowder(work) &&
+        first &&
+        sentences(`Brush a thin coat of the mortar hard into the damp concrete.`),
+      sentences(
+        `
+          Spread the material from the far end back to the exit.
+          Thickness: {thick}.
+        `,
+        {
+          thick: perDamage(
+            work.bodies.map((b) =>
+              mm(b.buildMm * (round.buildMm / Math.max(work.buildMm, Number.MIN_VALUE))),
+            ),
+          ),
+        },
+      ),
+    ],
     people: Math.max(1, crewOf({ card: round.card, areaMm2: work.areaMm2 }) - 1),
     figures: ['coats', 'coat'],
     wrong: [
-      wrong(t('It drags'), t('It is setting: stop, no water on it. Cut it square there.')),
+      wrong(t('It drags'), t('It sets. Stop, add no water, and cut the edge square there.')),
       wrong(
         t('Cracks like a map'),
-        t('Dried too fast: film over it, fog it. Wide ones are cut out.'),
+        t('It dried too fast. Cover it with film. Cut wide cracks out.'),
       ),
     ],
   }),
   step.touch(round, 'finish', {
     title: last ? (has(work, 'overlay') ? t('Broom it') : t('Strike off')) : t('Leave it rough'),
-    text: last
+    says: last
       ? has(work, 'overlay')
-        ? m('Broom it one way while it holds the line.')
-        : m('Strike off on the edges, float; feather a step into a gentle slope.')
-      : m('Level with a gauge rake, leave it rough for the next.'),
+        ? sentences(`Draw a broom over it in one direction while it keeps the lines.`)
+        : sentences(`
+          Strike the material off on the edges and float it.
+          Float a step to a gentle slope.
+        `)
+      : sentences(`
+        Level it with a gauge rake.
+        Leave it rough for the next coat.
+      `),
     people: 1,
   }),
 ];
@@ -153,7 +176,11 @@ const cove = (round: Round): StepDraft =>
     does: 'place',
     title: t('Run the cove'),
     minutes: 15,
-    text: m('A bottle or a cove trowel, one stroke, wetted; ends feathered.'),
+    says: sentences(`
+      Wet a cove trowel.
+      Draw it along the corner in one stroke.
+      Thin the ends out.
+    `),
   });
 
 const joints = (round: Round): StepDraft =>
@@ -161,9 +188,11 @@ const joints = (round: Round): StepDraft =>
     does: 'finish',
     title: t('Rake joints, scrape high spots'),
     minutes: 10,
-    text: m(
-      'Joints and edges raked out when it can be scraped; high spots scraped with a straight edge, and brushed off.',
-    ),
+    says: sentences(`
+      Rake the material out of joints and edges.
+      Scrape high spots off with a straight edge.
+      Brush the surface clean.
+    `),
     after: round.card.cure.milestones.tackFree ? [notBefore(round, 'tackFree')] : [],
   });
 

@@ -1,3 +1,4 @@
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
 import { m, mm, q } from '../../message/message';
 import { fingernail, lookAndTap } from '../../methods/accept';
@@ -18,9 +19,15 @@ import { type Rounds } from './rounds';
 const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
   isolate(work, {
     minutes: 10,
-    extra: m('Close the area; drains covered, power in the floor found and dead.'),
+    extra: sentences(`
+      Close the area.
+      Cover the drains.
+      Find the cables in the floor and make them dead.
+    `),
   }),
-  protect(work, { extra: m('Film on machines and drains.') }),
+  protect(work, {
+    extra: sentences(`Cover the machines with film.`),
+  }),
   ...removeOld(work),
   degrease(work),
   ...(has(work, 'patch')
@@ -29,27 +36,32 @@ const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
           does: 'abrade',
           title: t('Cut the edges straight'),
           minutes: 25 * survey.damages.filter((d) => d.shape === 'patch').length,
-          text: m(
-            'Saw a straight edge, {deep} deep or more, break out to sound: no feather edge round a patch. Wet, and a P3 mask.',
+          says: sentences(
+            `
+              Saw a straight edge round the patch, at least {deep} deep.
+              Break the inside out to sound concrete.
+            `,
             { deep: mm(work.trade.floor.edgeMm) },
           ),
+          warns: sentences(`Wear a P3 mask, and saw wet. The dust holds silica.`),
           sparks: survey.site.area === 'safe',
         }),
       ]
     : []),
   gradeStep(work, 0),
-  dustOff(t('Vacuum all of it, edges last. Dust is a release agent.')),
+  dustOff(sentences(`Vacuum the whole floor, the edges last.`)),
   step.prep('etch', {
     does: 'wet',
     title: t('Clean and etch'),
     minutes: 15,
-    text: m(
-      '{aid}, one part into {parts} of water, acid into water. Brush until it stops fizzing.',
-      {
-        aid: aidName(work, 'etch'),
-        parts: work.trade.floor.etchParts,
-      },
+    says: sentences(
+      `
+        Pour one part of {aid} into {parts} parts of water.
+        Brush it over the concrete until it stops fizzing.
+      `,
+      { aid: aidName(work, 'etch'), parts: work.trade.floor.etchParts },
     ),
+    warns: sentences(`Pour acid into water, never water into acid. It can boil and splash.`),
     uses: ['etch'],
     figures: ['supply.etch'],
   }),
@@ -57,10 +69,16 @@ const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
     does: 'wet',
     title: t('Wash and neutralise'),
     minutes: 15,
-    text: m('Wash twice. Soda in the second; then water until the paper says neutral, pH {ph}.', {
-      ph: 7,
-    }),
-    wrong: [wrong(t('Paper under pH 7'), t('Wash again: what is left of the acid eats the bond.'))],
+    says: sentences(
+      `
+        Wash the floor twice. Put soda into the second water.
+        Rinse until pH paper shows {ph}.
+      `,
+      { ph: 7 },
+    ),
+    wrong: [
+      wrong(t('The paper shows less than 7'), t('Wash again. Acid that is left spoils the bond.')),
+    ],
   }),
   ...(isPowder(work)
     ? []
@@ -69,9 +87,10 @@ const prepSteps = ({ work, survey }: Rounds): StepDraft[] => [
           does: 'dry',
           title: t('Dry it'),
           minutes: 15,
-          text: m(
-            'Let it dry as far as the card asks. Tape a clear film over it: no fog must form under the film.',
-          ),
+          says: sentences(`
+            Let the floor dry.
+            Tape a clear film over it: no fog may form under the film.
+          `),
         }),
       ]),
   ...beforeMixing(work),
@@ -83,8 +102,11 @@ const buildSteps = ({ crack, work, coatRounds, last, seals }: Rounds): StepDraft
         ...mixSteps(work, crack),
         step.touch(crack, 'crack-fill', {
           title: t('Fill the cracks'),
-          text: m(
-            '{card} into every crack, chased {wide} by {deep}, struck flush: they come through what is laid over them.',
+          says: sentences(
+            `
+              Cut every crack open, {wide} wide and {deep} deep.
+              Fill it with {card} and strike it off flush.
+            `,
             {
               card: crack.card.code,
               wide: mm(work.trade.floor.chaseWidthMm),
@@ -96,7 +118,7 @@ const buildSteps = ({ crack, work, coatRounds, last, seals }: Rounds): StepDraft
         }),
         waitFor(crack, 'tackFree', {
           title: t('Is the crack hard'),
-          text: m('Press a fingernail into it. It is hard when no mark stays.'),
+          text: sentences(`Press a fingernail into it: it must leave no mark.`),
         }),
       ]
     : []),
@@ -118,48 +140,62 @@ const buildSteps = ({ crack, work, coatRounds, last, seals }: Rounds): StepDraft
       ]),
       step.touch(seal, 'seal', {
         title: seal.title,
-        text: m(
-          '{card} by roller, {wet} wet, {cross, select, yes {across the first} other {thin}}. Dry before it rains on it.',
-          {
-            card: seal.card.code,
-            wet: q(wetUmOf(seal), 'thinFilm'),
-            cross: i > 0 ? 'yes' : 'no',
-          },
+        says: sentences(
+          `
+            Roll {card} on. Wet thickness: {wet}.
+            {cross, select, yes {Roll across the first coat.} other {Roll it thin.}}
+            Keep rain off until it is dry.
+          `,
+          { card: seal.card.code, wet: q(wetUmOf(seal), 'thinFilm'), cross: i > 0 ? 'yes' : 'no' },
         ),
         people: 1,
         figures: ['sealWet', `round.${seal.id}.total`],
-        wrong: [wrong(t('White bloom under it'), t('Sealed too wet: strip, wait, seal again.'))],
+        wrong: [
+          wrong(
+            t('White bloom shows under it'),
+            t('The mortar was too wet. Strip the sealer, wait, and seal again.'),
+          ),
+        ],
       }),
     ];
   }),
 ];
 
-const acceptSteps = ({ work, end, ready, last, seals }: Rounds): StepDraft[] => [
+const acceptSteps = ({ work, end, ready }: Rounds): StepDraft[] => [
   leave(
     work,
     end,
     isPowder(work)
-      ? m(
-          'Cover the mortar with film, or fog it with water, until it is sealed. Keep draught and sun off it.',
-        )
-      : m('Keep draught, sun and feet off it.'),
+      ? sentences(`
+        Cover the mortar with film until it is sealed.
+        Keep draught and sun off it.
+      `)
+      : sentences(`Keep draught, sun and people off it.`),
   ),
   lookAndTap(
     ready,
-    t(
-      'Check that the edges are level and that there is no net of cracks and no dust. Drag a chain over it: the sound must be the same everywhere.',
-    ),
+    sentences(`
+      Check that the edges are level and that there are no fine cracks and no dust.
+      Drag a chain over it: the sound must be the same everywhere.
+    `),
     [
-      wrong(t('It drums'), t('It has let go: cut that part out square, wet it better.')),
-      wrong(t('It dusts'), t('Too wet or dried too fast: harden it, or overlay.')),
+      wrong(
+        t('A hollow sound'),
+        t('Cut that part out square. Wet the base better and place it again.'),
+      ),
+      wrong(t('The surface dusts'), t('Treat it with a hardener, or lay an overlay on it.')),
     ],
   ),
   fingernail(work),
   step.inspect('level', {
     title: t('Straight edge and water'),
     minutes: 8,
-    text: m(
-      'Two metres, four ways, {gap} at most; then a pail of water: it runs to the drain, none stands.',
+    says: sentences(
+      `
+        Lay a straight edge of two metres on the floor in four directions.
+        The gap may be {gap} at most.
+        Pour a pail of water on the floor: it must run to the drain.
+      `,
       { gap: mm(work.trade.floor.levelMm) },
     ),
     hold: {
@@ -173,16 +209,15 @@ const acceptSteps = ({ work, end, ready, last, seals }: Rounds): StepDraft[] => 
   step.inspect('open-traffic', {
     title: t('Say when it opens'),
     minutes: 2,
-    text: m(
-      'Feet {foot}, wheels {wheels}{sealed, select, yes {; the sealer: feet {sealFoot}, wheels {sealWheels}} other {}}.',
-      {
-        foot: momentText(last, 'lightLoad'),
-        wheels: momentText(last, 'fullLoad'),
-        sealed: seals.length > 0 ? 'yes' : 'no',
-        sealFoot: momentText(end, 'lightLoad'),
-        sealWheels: momentText(end, 'fullLoad'),
-      },
-    ),
+    says: [
+      sentences(
+        `
+          Let people walk on it {foot}.
+          Let wheels on it {wheels}.
+        `,
+        { foot: momentText(end, 'lightLoad'), wheels: momentText(end, 'fullLoad') },
+      ),
+    ],
     does: 'tidy',
   }),
 ];

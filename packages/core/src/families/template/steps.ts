@@ -1,5 +1,6 @@
+import { sentences } from '../../message/sentences';
 import { t } from '../../text/text';
-import { m } from '../../message/message';
+
 import { lookAndTap } from '../../methods/accept';
 import { isolate } from '../../methods/begin';
 import { cleanTools } from '../../methods/build';
@@ -15,7 +16,9 @@ export const stepIds = ['fill-nosing'] as const;
 const step = stepsOf(stepIds);
 
 const prepSteps = ({ work }: Rounds): StepDraft[] => [
-  isolate(work, { extra: m('Close the stairs at both ends.') }),
+  isolate(work, {
+    extra: sentences(`Close the stairs at both ends.`),
+  }),
   degrease(work),
   gradeStep(work, 0),
   dustOff(),
@@ -26,14 +29,21 @@ const buildSteps = ({ work, main }: Rounds): StepDraft[] => [
   ...mixSteps(work, main),
   step.touch(main, 'fill-nosing', {
     title: t('Fill the nosing'),
-    text: m('Fill it against a board, flush with the tread.'),
+    says: sentences(`Fill the nosing against a board, flush with the tread.`),
   }),
   cleanTools(main),
 ];
 
 const acceptSteps = ({ work, main, ready }: Rounds): StepDraft[] => [
-  leave(work, main, m('Keep everybody off it.')),
-  lookAndTap(ready, t('Flush, one sound, no edge that catches a boot.'), []),
+  leave(work, main, sentences(`Keep everybody off it.`)),
+  lookAndTap(
+    ready,
+    sentences(`
+      Check that it is flush and that no edge catches a boot.
+      Tap it: the sound must be the same everywhere.
+    `),
+    [],
+  ),
 ];
 
 /** All steps of the repair, in working order. */
