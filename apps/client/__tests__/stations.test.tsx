@@ -277,5 +277,5 @@ test('strip, section and scale have text for screen readers', () => {
   fireEvent.press(screen.getByLabelText('Station 6, Cure'));
   expect(picked).toEqual(['cure']);
   fireEvent.press(screen.getByLabelText(/^Cautions, \d+$/));
-  expect(screen.getByText(/The hardener can make skin allergic/)).toBeTruthy();
+  expect(screen.getByText(/The hardener can cause an allergy for life/)).toBeTruthy();
 });

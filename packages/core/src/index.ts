@@ -81,6 +81,7 @@ export * from './run/nextAction';
 export * from './run/pace';
 export * from './run/strip';
 export * from './run/strips';
+export * from './survey/letter';
 export * from './tool/edit';
 export * from './tool/form';
 export * from './tool/result';

@@ -5,6 +5,7 @@ import { line } from '../calc/calc';
 import { formOf, type Form } from '../materials/form';
 import type { Says } from '../message/sentences';
 import { m, mm, type Message } from '../message/message';
+import { letterOf } from '../survey/letter';
 import type { Touch } from '../work/batching';
 import type { Round, RoundSpec } from '../work/round';
 import type { After, StepDraft } from '../work/step';
@@ -26,7 +27,9 @@ export const overfill = (work: Work): number => (isStruckFlush(work) ? 0 : work.
 const bodyWorking = (work: Work) => () => [
   ...work.bodies.flatMap((b, i) =>
     b.volumes.flatMap((v) =>
-      v.working.map((w) => (work.bodies.length > 1 ? { ...w, label: `${i + 1}: ${w.label}` } : w)),
+      v.working.map((w) =>
+        work.bodies.length > 1 ? { ...w, label: `${letterOf(i)}: ${w.label}` } : w,
+      ),
     ),
   ),
   line({

@@ -8,7 +8,7 @@ import type { Plan } from './plan';
 
 /** What is true of a step: a sentence may say nothing else. Read from the saved plan alone. */
 export interface Facts {
-  /** Forms of the material at hand: of the step’s round, or of all rounds where a step has none. */
+  /** Forms of the material of the step: of its round, or of all rounds where a step has none. */
   forms: readonly Form[];
   /** Forms of all materials of the job. */
   inJob: readonly Form[];

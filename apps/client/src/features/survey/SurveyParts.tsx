@@ -9,6 +9,7 @@ import {
   type Family,
   type Placed,
   t,
+  letterOf,
 } from '@kelmot/core';
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
@@ -54,7 +55,10 @@ export function Damages({
   return (
     <>
       {Array.from({ length: rows }, (_, i) => (
-        <Part key={i} title={rows > 1 ? t('Damage {no}', { no: i + 1 }) : t('The damage')}>
+        <Part
+          key={i}
+          title={rows > 1 ? t('Damage {letter}', { letter: letterOf(i) }) : t('The damage')}
+        >
           <FieldFrame label={t('Shape')} error={i === 0 ? errors.damages : undefined}>
             <ShapeTiles
               family={draft.family as FamilyId}
@@ -69,7 +73,7 @@ export function Damages({
             .map((f) => box(f.path, f.field))}
           {rows > 1 ? (
             <LinkButton
-              label={t('Remove damage {no}', { no: i + 1 })}
+              label={t('Remove damage {letter}', { letter: letterOf(i) })}
               onPress={() => removeDamage(i)}
               testID={`damage-remove-${i}`}
             />
