@@ -51,11 +51,13 @@ const common = {
   madeAt: z.iso.datetime({ offset: true }).optional(),
 };
 const Saved = z.strictObject({ survey: z.unknown(), ...common });
+/** The start of a stop that states none. */
+const USUAL_START = '2026-01-05T06:00:00Z';
 const Typed = z.strictObject({
   family: z.string(),
   shapes: z.array(z.string()).min(1).max(40).optional(),
   intent: z.enum(INTENTS).default('lasting'),
-  startAt: z.iso.datetime({ offset: true }).default('2026-01-05T06:00:00Z'),
+  startAt: z.iso.datetime({ offset: true }).default(USUAL_START),
   costPerHour: z.number().min(0).max(1e7).default(0),
   answers: z.record(z.string(), z.string()).default({}),
   ...common,
@@ -104,6 +106,33 @@ function typedSurvey(job: z.output<typeof Typed>): Survey {
   );
 }
 
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** What was given, with what it leaves out taken from the usual. */
+function filled(usual: unknown, given: unknown): unknown {
+  if (given === undefined) return usual;
+  if (Array.isArray(given) && Array.isArray(usual))
+    return given.map((one, i) => filled(usual[i], one));
+  if (!isObject(given) || !isObject(usual)) return given;
+  const all = Object.entries(given).map(([key, value]) => [key, filled(usual[key], value)]);
+  return { ...usual, ...Object.fromEntries(all) };
+}
+
+/** A survey with the form's usual answers for what it leaves out: version, asset, a group of questions, one answer. */
+function wholeSurvey(given: unknown): unknown {
+  if (!isObject(given) || typeof given.family !== 'string' || !isFamily(given.family)) return given;
+  const known =
+    families()
+      .find((f) => f.id === given.family)
+      ?.shapes.map((s) => s.shape) ?? [];
+  const damages = Array.isArray(given.damages) ? given.damages : [{ shape: known[0] }];
+  const shapes = damages.map((d: unknown) => (isObject(d) ? String(d.shape) : ''));
+  if (shapes.length === 0 || shapes.some((shape) => !known.includes(shape))) return given;
+  const { survey } = plainSurvey({ family: given.family, shapes, startAt: USUAL_START });
+  return survey ? filled(survey, given) : given;
+}
+
 /** Reads the job from standard input; stops with the name of a wrong field. */
 export function readJob(): ShellJob {
   let raw: unknown;
@@ -114,7 +143,7 @@ export function readJob(): ShellJob {
   }
   const saved = typeof raw === 'object' && raw !== null && 'survey' in raw;
   const job = saved ? parsed(Saved, raw) : parsed(Typed, raw);
-  const whole = 'family' in job ? typedSurvey(job) : parsed(Survey, job.survey);
+  const whole = 'family' in job ? typedSurvey(job) : parsed(Survey, wholeSurvey(job.survey));
   const survey = job.tag ? { ...whole, asset: { ...whole.asset, tag: job.tag } } : whole;
   const library = job.cards ?? demoCards;
   const { schools, seconds, shelf, forecast, units } = job;

@@ -57,6 +57,28 @@ test('a saved survey is matched in ranking order: verdicts, figures against limi
       );
 });
 
+test('a survey without version, asset and other answers takes the form’s usual ones', () => {
+  const damages = [
+    { shape: 'pinhole', diameterMm: 3 },
+    { shape: 'crack', lengthMm: 20 },
+  ];
+  const { status, answer } = run('plan', { survey: { family: 'F4', damages } });
+  expect([status, answer.ok]).toEqual([0, true]);
+  const { survey } = answer.plan as unknown as {
+    survey: { version: number; damages: Record<string, unknown>[]; surface: object };
+  };
+  expect(survey.version).toBe(1);
+  expect(survey.damages).toMatchObject([{ diameterMm: 3 }, { lengthMm: 20, widthMm: 1 }]);
+  expect(survey.surface).toMatchObject({ slope: 'level' });
+});
+
+test('an answer of such a survey that is out of range is named', () => {
+  const damages = [{ shape: 'pinhole', diameterMm: -3 }];
+  const { status, answer } = run('plan', { survey: { family: 'F4', damages } });
+  expect(status).toBe(2);
+  expect(JSON.stringify(answer.issues)).toContain('damages.0.diameterMm');
+});
+
 test('no plan is an answer too: exit 0 with the reason', () => {
   const hot = { family: 'F2', answers: { 'service.mediumC': '240 °C' } };
   expect(run('plan', hot, 'R-210')).toEqual({
