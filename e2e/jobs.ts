@@ -120,7 +120,7 @@ test('the papers of a job are printed and sent, and its plan is read back into a
   await choose('wrong.json', '{"format":"kelmot-plan","version":1}');
   await screen.matches('plan-file-said', /version 1.*reads version 2/);
   await choose('plan.json', json.toString());
-  await screen.matches('step-chase', /Chase the crack/);
+  await screen.matches('step-chase', /Cut the crack open/);
   rmSync(folder, { recursive: true, force: true });
   assert.deepEqual(screen.problems, []);
 });
